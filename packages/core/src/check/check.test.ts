@@ -1,0 +1,112 @@
+import { describe, expect, it } from "vitest";
+import { NO_EDGES } from "../geometry/index.ts";
+import { applyEdit, freshCopiesJob, printerOfJob, type Job } from "../job/index.ts";
+import { arrange } from "../plan/arrange.ts";
+import { mm } from "../length/index.ts";
+import { PRINTERS } from "../printer/index.ts";
+import { check, toCheck } from "./index.ts";
+
+const photos = {
+  good: { width: 4200, height: 5400 },
+  small: { width: 300, height: 380 },
+  medium: { width: 350, height: 450 },
+  lying: { width: 6000, height: 4000 },
+};
+const job = (photo?: keyof typeof photos): Job => {
+  const fresh = freshCopiesJob("Check");
+  return photo
+    ? applyEdit(fresh, { do: "add photos", photos: [{ id: photo, name: `${photo}.jpg` }] })
+    : fresh;
+};
+const findings = (of: Job) => toCheck(check(of, photos, arrange(of, photos)));
+const rules = (of: Job) => findings(of).map(({ rule }) => rule);
+const mended = (of: Job, rule: string) => {
+  const mend = findings(of).find((finding) => finding.rule === rule)?.mend;
+  if (!mend) throw new Error(`nothing mends ${rule}`);
+  return rules(applyEdit(of, mend.edit));
+};
+
+describe("check", () => {
+  it("finds nothing wrong with a good photo, and says how exact the sizes are", () => {
+    expect(rules(job("good"))).toEqual([]);
+    const right = check(job("good"), photos, arrange(job("good"), photos));
+    // 35 mm are 413.39 px at 300 ppi: 413 is off by 0.39 px or 0.033 mm, 414 by 0.052 mm
+    expect(right[0]).toMatchObject({
+      level: "right",
+      sentence: expect.stringContaining("All 8 sizes are exact to the pixel"),
+    });
+    expect(right[0]!.sentence).toMatch(/0\.0[3-6]/);
+  });
+
+  it("finds empty cells, and mends them with the first photo", () => {
+    expect(findings(job())).toMatchObject([
+      { rule: "empty-cell", cells: ["1", "2", "3", "4", "5", "6", "7", "8"] },
+    ]);
+    const emptied = applyEdit(job("good"), { do: "shot", shot: 1, change: { photo: null } });
+    expect(mended(emptied, "empty-cell")).toEqual([]);
+  });
+
+  it("finds a photo whose file is gone", () => {
+    expect(rules(applyEdit(job("good"), { do: "shot", shot: 1, change: { photo: "gone" } }))).toEqual([
+      "missing-photo",
+    ]);
+  });
+
+  it("finds photos under 200 ppi and those that are enlarged", () => {
+    // 300 px on 35 mm are 217.7 ppi; 380 px on 45 mm are 214.5: enlarged. At twice the size 109 ppi: soft.
+    expect(rules(job("small"))).toEqual(["upscaled"]);
+    const twice = applyEdit(job("small"), { do: "shot", shot: 1, change: { scale: 2 } });
+    expect(rules(twice)).toEqual(["low-ppi", "crop-loss"]);
+    expect(mended(twice, "low-ppi")).toEqual(["upscaled"]);
+    // 350 px on 35 mm are 254 ppi; the mend writes at 250
+    expect(mended(job("medium"), "upscaled")).toEqual([]);
+  });
+
+  it("finds crops of more than 15 %, and turns the photo where that helps", () => {
+    expect(rules(job("lying"))).toEqual(["crop-loss"]); // 48 % lost, 14 % when turned
+    expect(mended(job("lying"), "crop-loss")).toEqual([]);
+  });
+
+  it("finds cells outside the printable area, with the paper turned and its edges with it", () => {
+    const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
+    const on = applyEdit(job("good"), { do: "sheet", change: { printer: printerOfJob(inkjet) } });
+    // Upright 3 / 3.4 / 12.5 / 3.4 mm; on its side the 12.5 mm are at the left, where cells begin at 3.2 mm.
+    expect(findings(on)[0]).toMatchObject({ rule: "outside-printable", level: "wrong", cells: ["1", "5"] });
+    expect(findings(on)[0]!.sentence).toContain("9.3\u00a0mm");
+    expect(mended(on, "outside-printable")).toEqual([]);
+  });
+
+  it("finds cells nearer to the edge than a lab may cut", () => {
+    const close = applyEdit(job("good"), { do: "ticket", change: { place: "top left" } });
+    expect(rules(close)).toEqual(["may-be-lost"]);
+    expect(mended(close, "may-be-lost")).toEqual([]);
+  });
+
+  it("finds pieces larger than the paper and names the smallest paper that takes them", () => {
+    const large = applyEdit(job("good"), {
+      do: "ticket",
+      change: { size: { width: mm(200), height: mm(280) } },
+    });
+    expect(arrange(large, photos)).toEqual([]);
+    expect(findings(large)[0]).toMatchObject({
+      rule: "nothing-fits",
+      mend: { label: "Take 20 × 30 cm paper" },
+    });
+    expect(mended(large, "nothing-fits")).not.toContain("nothing-fits");
+    const wall = applyEdit(large, { do: "ticket", change: { size: { width: mm(2000), height: mm(2800) } } });
+    expect(findings(wall)[0]!.mend).toBeUndefined();
+  });
+
+  it("finds slack that runs into the neighbour", () => {
+    const slack = applyEdit(job("good"), { do: "finish", change: { slack: mm(1.5) } });
+    expect(rules(slack)).toContain("slack-in-gap");
+    expect(mended(slack, "slack-in-gap")).not.toContain("slack-in-gap");
+  });
+
+  it("finds files with more pixels than can be written", () => {
+    const paper = { name: "Wall", width: mm(3000), height: mm(2000) };
+    const huge = applyEdit(job("good"), { do: "sheet", change: { paper, ppi: 600, margins: NO_EDGES } });
+    expect(rules(huge)).toContain("too-many-pixels");
+    expect(mended(huge, "too-many-pixels")).not.toContain("too-many-pixels");
+  });
+});

@@ -1,0 +1,40 @@
+import type { Job } from "../job/index.ts";
+import type { TicketWords } from "../kinds/index.ts";
+import type { Photos, SheetPlan } from "../plan/index.ts";
+import type { Finding, FindingLevel, Rule } from "./finding.ts";
+import { cropLoss } from "./rules/cropLoss.ts";
+import { emptyCells } from "./rules/emptyCells.ts";
+import { exactSizes } from "./rules/exactSizes.ts";
+import { nothingFits } from "./rules/nothingFits.ts";
+import { paperEdge } from "./rules/paperEdge.ts";
+import { resolution } from "./rules/resolution.ts";
+import { sheetPixels } from "./rules/sheetPixels.ts";
+import { slackInGap } from "./rules/slackInGap.ts";
+
+const RULES: readonly Rule[] = [
+  nothingFits,
+  sheetPixels,
+  emptyCells,
+  paperEdge,
+  resolution,
+  cropLoss,
+  slackInGap,
+  exactSizes,
+];
+
+const ORDER: Record<FindingLevel, number> = { wrong: 0, look: 1, right: 2 };
+
+/** Everything that would spoil the print of these sheets, the worst first. */
+export function check(
+  job: Job,
+  photos: Photos,
+  sheets: readonly SheetPlan[],
+  words: TicketWords = { unit: "mm" },
+): Finding[] {
+  const inspection = { job, photos, sheets, words };
+  return RULES.flatMap((rule) => rule(inspection)).sort((a, b) => ORDER[a.level] - ORDER[b.level]);
+}
+
+/** The findings that ask for something: what the count "2 things to check" counts. */
+export const toCheck = (findings: readonly Finding[]): Finding[] =>
+  findings.filter(({ level }) => level !== "right");

@@ -1,0 +1,30 @@
+import type { Job, JobEdit } from "../job/index.ts";
+import type { TicketWords } from "../kinds/index.ts";
+import type { Photos, SheetPlan } from "../plan/index.ts";
+
+/** "wrong" spoils the print, "look" may, "right" is said because people ask. */
+export type FindingLevel = "wrong" | "look" | "right";
+
+/** Something that would spoil the print, found before it. */
+export interface Finding {
+  /** Stable name of the rule that found it. */
+  rule: string;
+  level: FindingLevel;
+  /** What, why, and what it means, in one or two sentences. */
+  sentence: string;
+  /** Keys of the cells it is about; empty when it is about the sheet. */
+  cells: string[];
+  /** One step that mends it, where there is one. */
+  mend?: { label: string; edit: JobEdit };
+}
+
+/** What a rule looks at. */
+export interface Inspection {
+  job: Job;
+  photos: Photos;
+  sheets: readonly SheetPlan[];
+  words: TicketWords;
+}
+
+/** A rule of the check: one file in `rules/`, listed in `check.ts`. */
+export type Rule = (inspection: Inspection) => Finding[];

@@ -1,0 +1,2 @@
+export { leastScale, placePicture, turnedBy, type Picture, type PixelSize, type Quarter } from "./picture.ts";
+export { dragged, scaled, type Hold } from "./move.ts";

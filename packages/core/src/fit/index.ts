@@ -1,0 +1,1 @@
+export { blockFor, fitGrid, type FitQuestion, type GridFit, type PieceTurn } from "./fit.ts";

@@ -1,0 +1,15 @@
+export {
+  area,
+  bottom,
+  contains,
+  grown,
+  inside,
+  NO_EDGES,
+  onItsSide,
+  overlap,
+  quarterTurned,
+  right,
+  type Edges,
+  type Rect,
+  type Size,
+} from "./rect.ts";

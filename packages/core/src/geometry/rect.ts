@@ -1,0 +1,71 @@
+import { um, type Um } from "../length/index.ts";
+
+export interface Size {
+  width: Um;
+  height: Um;
+}
+
+/** A rectangle on a sheet: x to the right and y down from the sheet's upper left corner. */
+export interface Rect extends Size {
+  x: Um;
+  y: Um;
+}
+
+/** Four lengths, one for each side of a rectangle as it lies. */
+export interface Edges {
+  top: Um;
+  right: Um;
+  bottom: Um;
+  left: Um;
+}
+
+export const NO_EDGES: Edges = { top: um(0), right: um(0), bottom: um(0), left: um(0) };
+
+export const right = (rect: Rect): Um => um(rect.x + rect.width);
+export const bottom = (rect: Rect): Um => um(rect.y + rect.height);
+
+/** The same size on its side. */
+export const onItsSide = ({ width, height }: Size): Size => ({ width: height, height: width });
+
+/** Edges of a sheet turned a quarter clockwise: what was the left side is now the top. */
+export const quarterTurned = (e: Edges): Edges => ({
+  top: e.left,
+  right: e.top,
+  bottom: e.right,
+  left: e.bottom,
+});
+
+/** A sheet's area inside four edges; width and height can come out negative when the edges meet. */
+export const inside = (size: Size, edges: Edges): Rect => ({
+  x: edges.left,
+  y: edges.top,
+  width: um(size.width - edges.left - edges.right),
+  height: um(size.height - edges.top - edges.bottom),
+});
+
+/** A rectangle grown by one length on all sides. */
+export const grown = (rect: Rect, by: number): Rect => ({
+  x: um(rect.x - by),
+  y: um(rect.y - by),
+  width: um(rect.width + 2 * by),
+  height: um(rect.height + 2 * by),
+});
+
+/** What two rectangles have in common, or null when that is nothing. */
+export function overlap(a: Rect, b: Rect): Rect | null {
+  const x = Math.max(a.x, b.x);
+  const y = Math.max(a.y, b.y);
+  const width = Math.min(a.x + a.width, b.x + b.width) - x;
+  const height = Math.min(a.y + a.height, b.y + b.height) - y;
+  return width > 0 && height > 0 ? { x: um(x), y: um(y), width: um(width), height: um(height) } : null;
+}
+
+/** Whether a rectangle lies wholly inside another; touching edges are inside. */
+export const contains = (outer: Rect, inner: Rect): boolean =>
+  inner.x >= outer.x &&
+  inner.y >= outer.y &&
+  inner.x + inner.width <= outer.x + outer.width &&
+  inner.y + inner.height <= outer.y + outer.height;
+
+/** An area in µm². Exact: below 2^53 for anything up to 90 m on a side. */
+export const area = ({ width, height }: Size): number => width * height;

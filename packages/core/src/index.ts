@@ -1,0 +1,18 @@
+/**
+ * The computation of Wide Quilt: lengths, papers, layouts, crops, marks, checks and prices. Pure functions of plain
+ * data; no DOM, no Node.js, no clock. The browser, the server and the shell all run this same code.
+ */
+export * from "./length/index.ts";
+export * from "./geometry/index.ts";
+export * from "./paper/index.ts";
+export * from "./printer/index.ts";
+export * from "./job/index.ts";
+export * from "./fit/index.ts";
+export * from "./crop/index.ts";
+export * from "./plan/index.ts";
+export { arrange } from "./plan/arrange.ts";
+export * from "./marks/index.ts";
+export * from "./kinds/index.ts";
+export * from "./check/index.ts";
+export * from "./price/index.ts";
+export * from "./sums/index.ts";

@@ -1,0 +1,32 @@
+import { JOB_VERSION } from "./schema.ts";
+
+type Migration = { ok: true; value: unknown } | { ok: false; why: string };
+
+/** For each older version, the step that brings a job file one version on. None yet: version 1 is the first. */
+const STEPS: Record<number, (job: Record<string, unknown>) => Record<string, unknown>> = {};
+
+/** Brings a job file of an older version up to this one. Refuses files of other kinds and of newer versions. */
+export function migrate(value: unknown): Migration {
+  if (typeof value !== "object" || value === null || Array.isArray(value)) {
+    return { ok: false, why: "This is not a Wide Quilt job: a job file is a JSON object." };
+  }
+  let job = value as Record<string, unknown>;
+  if (job.format !== "wide-quilt-job") {
+    return { ok: false, why: "This is not a Wide Quilt job: its “format” is not “wide-quilt-job”." };
+  }
+  if (typeof job.version !== "number" || !Number.isInteger(job.version) || job.version < 1) {
+    return { ok: false, why: "This job file does not say which version it is." };
+  }
+  if (job.version > JOB_VERSION) {
+    return {
+      ok: false,
+      why: `This job was saved by a newer Wide Quilt (version ${job.version}; this one reads up to ${JOB_VERSION}). Update Wide Quilt to open it.`,
+    };
+  }
+  for (let version = job.version; version < JOB_VERSION; version++) {
+    const step = STEPS[version];
+    if (!step) return { ok: false, why: `Version ${version} of the job file cannot be read any more.` };
+    job = step(job);
+  }
+  return { ok: true, value: job };
+}

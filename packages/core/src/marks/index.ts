@@ -1,0 +1,1 @@
+export { cutMarks } from "./cutMarks.ts";

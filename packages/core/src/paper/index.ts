@@ -1,0 +1,2 @@
+export { paperById, PAPERS, prefersLetter, type Paper, type PaperGroup } from "./papers.ts";
+export { PRINT_SIZES, type PrintSize } from "./printSizes.ts";

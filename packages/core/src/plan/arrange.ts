@@ -1,0 +1,12 @@
+import type { Job } from "../job/index.ts";
+import { kindOf } from "../kinds/index.ts";
+import type { Photos, SheetPlan } from "./types.ts";
+
+/**
+ * Sets a job out on sheets. Pure: the same job and photos always give the same plan, on the screen, on the server
+ * and in the shell.
+ *
+ *     const [sheet] = arrange(job, { "3fa9…": { width: 4000, height: 6000 } });
+ *     sheet.cells[0].finished   // { x: 3200, y: 4800, width: 35000, height: 45000 } in µm
+ */
+export const arrange = (job: Job, photos: Photos): SheetPlan[] => kindOf(job).arrange(job, photos);

@@ -1,0 +1,2 @@
+export type { CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
+export { printableArea } from "./printable.ts";

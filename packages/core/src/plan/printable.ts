@@ -1,0 +1,12 @@
+import { inside, quarterTurned, type Rect, type Size } from "../geometry/index.ts";
+import type { Job } from "../job/index.ts";
+
+/**
+ * Where the printer can print, on the paper as it lies. A printer's edges are measured on upright paper; a sheet
+ * that lies on its side is the upright one turned a quarter clockwise.
+ */
+export function printableArea({ sheet }: Job, paper: Size): Rect {
+  const isUpright = paper.width === sheet.paper.width && paper.height === sheet.paper.height;
+  const { unprintable } = sheet.printer;
+  return inside(paper, isUpright ? unprintable : quarterTurned(unprintable));
+}

@@ -1,0 +1,1 @@
+export { price, type Price } from "./price.ts";

@@ -1,0 +1,1 @@
+export { PRINTERS, type Printer } from "./printers.ts";

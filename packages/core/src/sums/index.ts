@@ -1,0 +1,1 @@
+export { sums, type Sums } from "./sums.ts";
