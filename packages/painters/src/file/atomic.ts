@@ -1,0 +1,41 @@
+import { randomUUID } from "node:crypto";
+import { mkdir, open, rename, rm } from "node:fs/promises";
+import { basename, dirname, join } from "node:path";
+
+/**
+ * Writes a file so that it is there whole or not at all: into a temporary file beside it, to the disk, then renamed.
+ * `write` is given the temporary path. What it leaves when it throws is taken away.
+ */
+export async function writeWhole(
+  path: string,
+  write: (temporary: string) => Promise<unknown>,
+): Promise<void> {
+  const temporary = temporaryBeside(path);
+  await mkdir(dirname(path), { recursive: true });
+  try {
+    await write(temporary);
+    await flush(temporary);
+    await rename(temporary, path);
+    await flush(dirname(path));
+  } catch (error) {
+    await rm(temporary, { force: true });
+    throw error;
+  }
+}
+
+/** The ending of unfinished files, by which a start after a crash knows what to sweep. */
+export const UNFINISHED = ".unfinished";
+
+/** A name for a file that is still being written, in the folder it will stand in. */
+export const temporaryBeside = (path: string): string =>
+  join(dirname(path), `.${basename(path)}.${randomUUID()}${UNFINISHED}`);
+
+/** Waits until the file, or a folder's list of files, is on the disk. */
+export async function flush(path: string): Promise<void> {
+  const file = await open(path, "r");
+  try {
+    await file.sync();
+  } finally {
+    await file.close();
+  }
+}

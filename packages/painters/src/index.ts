@@ -1,0 +1,11 @@
+/**
+ * Painters: they turn a sheet plan into a file and decide nothing about layout. `photo` reads what comes in,
+ * `pixels` paints JPEG and PNG, `pdf` paints PDF, `file` writes what goes out whole or not at all.
+ */
+export * from "./photo/index.ts";
+export * from "./progress.ts";
+export { flush, temporaryBeside, UNFINISHED, writeWhole } from "./file/atomic.ts";
+export { paintSheet } from "./pixels/paint.ts";
+export { encodeSheet, JPEG_SIDE, type PixelFormat } from "./pixels/encode.ts";
+export type { SheetPixels } from "./pixels/canvas.ts";
+export { paintPdf, type PdfOptions } from "./pdf/paint.ts";

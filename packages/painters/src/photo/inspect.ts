@@ -1,0 +1,118 @@
+import { stat } from "node:fs/promises";
+import type { Metadata } from "sharp";
+import { BadPhoto } from "./badPhoto.ts";
+import { readExposure, type Exposure } from "./exposure.ts";
+import { PHOTO_FORMATS, PHOTO_LIMITS, type PhotoFormat } from "./limits.ts";
+import { openPhoto } from "./open.ts";
+
+/** What is read of a photo once, when it comes in. */
+export interface PhotoRecord {
+  format: PhotoFormat;
+  /** Pixels after the turn that the EXIF flag asks for. */
+  width: number;
+  height: number;
+  /** EXIF orientation, 1…8, as stored in the file. */
+  orientation: number;
+  bytes: number;
+  /** Bits per channel. */
+  depth: number;
+  space: "rgb" | "grey" | "cmyk" | "other";
+  /** The embedded ICC profile's name; null when there is none and sRGB is assumed. */
+  profile: string | null;
+  exposure: Exposure;
+}
+
+const READABLE = "JPEG, PNG, WebP, TIFF and AVIF are read";
+
+/**
+ * Reads what a photo file is, by its content and never by its name.
+ * Throws BadPhoto. A damaged picture part is only found when it is decoded: see `makePreviews`.
+ */
+export async function inspectPhoto(path: string): Promise<PhotoRecord> {
+  const { size: bytes } = await stat(path);
+  if (bytes === 0) throw new BadPhoto("The file is empty. Copy it from the camera again.");
+  if (bytes > PHOTO_LIMITS.bytes) {
+    throw new BadPhoto(
+      `The file is larger than ${PHOTO_LIMITS.bytes / 1024 ** 2} MB, the most that is read. Save it smaller.`,
+    );
+  }
+  const meta = await metadata(path);
+  const format = formatOf(meta);
+  const { width, height } = upright(meta);
+  if (width * height > PHOTO_LIMITS.pixels) {
+    throw new BadPhoto(
+      `The photo has ${width} × ${height} px. At most ${PHOTO_LIMITS.pixels / 1e6} million pixels are read; make it smaller.`,
+    );
+  }
+  return {
+    format,
+    width,
+    height,
+    orientation: meta.orientation ?? 1,
+    bytes,
+    depth: { uchar: 8, char: 8, ushort: 16, short: 16 }[meta.depth as string] ?? 32,
+    space: spaceOf(meta),
+    profile: meta.icc ? profileName(meta.icc) : null,
+    exposure: await readExposure(path),
+  };
+}
+
+async function metadata(path: string): Promise<Metadata> {
+  try {
+    // The size is looked at here without a limit, so that a photo that is too large is told its size.
+    return await openPhoto(path, { limitInputPixels: false }).metadata();
+  } catch (error) {
+    if (/pixel limit|dimensions|too (large|big)/i.test(String(error))) {
+      throw new BadPhoto("The photo has more pixels than can be read. Make it smaller.");
+    }
+    throw new BadPhoto(`This is not a photo that can be read, whatever its name says. ${READABLE}.`);
+  }
+}
+
+function formatOf(meta: Metadata): PhotoFormat {
+  const format = meta.format === "heif" && meta.compression === "av1" ? "avif" : meta.format;
+  const known = PHOTO_FORMATS.find((candidate) => candidate === format);
+  if (known) return known;
+  const name = meta.format === "heif" ? "HEIC" : String(meta.format).toUpperCase();
+  throw new BadPhoto(`This is a ${name} file. ${READABLE}; save it as one of these.`);
+}
+
+const upright = ({ width, height, orientation = 1 }: Metadata) =>
+  orientation >= 5 ? { width: height, height: width } : { width, height };
+
+function spaceOf({ space }: Metadata): PhotoRecord["space"] {
+  if (space === "cmyk") return "cmyk";
+  if (space === "b-w" || space === "grey16") return "grey";
+  return space === "srgb" || space === "rgb" || space === "rgb16" || space === "scrgb" ? "rgb" : "other";
+}
+
+/**
+ * The name in an ICC profile's description tag: `desc` type of version 2, `mluc` of version 4
+ * (ICC.1:2022, 10.15; ICC.1:2001-04, 6.5.17).
+ */
+function profileName(icc: Buffer): string {
+  try {
+    const tags = icc.readUInt32BE(128);
+    for (let i = 0; i < tags; i++) {
+      const entry = 132 + i * 12;
+      if (icc.toString("latin1", entry, entry + 4) !== "desc") continue;
+      const at = icc.readUInt32BE(entry + 4);
+      if (icc.toString("latin1", at, at + 4) === "desc") {
+        const length = icc.readUInt32BE(at + 8);
+        return clean(icc.toString("latin1", at + 12, at + 11 + length));
+      }
+      const length = icc.readUInt32BE(at + 20);
+      const start = at + icc.readUInt32BE(at + 24);
+      return clean(
+        Buffer.from(icc.subarray(start, start + length))
+          .swap16()
+          .toString("utf16le"),
+      );
+    }
+  } catch {
+    // A profile with a broken description still has its colours.
+  }
+  return "unnamed profile";
+}
+
+const clean = (name: string): string => name.replaceAll("\0", "").trim().slice(0, 120) || "unnamed profile";

@@ -1,0 +1,11 @@
+/** What is accepted as a photo. A larger one is refused with a sentence that states these figures. */
+export const PHOTO_LIMITS = {
+  /** Bytes of one file. */
+  bytes: 512 * 1024 * 1024,
+  /** Pixels of one photo: a medium-format back has 150 million. */
+  pixels: 250_000_000,
+} as const;
+
+/** File formats read as photos, by what the content says. */
+export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif"] as const;
+export type PhotoFormat = (typeof PHOTO_FORMATS)[number];

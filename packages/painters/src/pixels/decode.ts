@@ -1,0 +1,82 @@
+import sharp, { type OutputInfo } from "sharp";
+import type { Quarter } from "@wide-quilt/core";
+import { openPhoto, openUpright } from "../photo/open.ts";
+import { afterTurn, areaOf, beforeTurn, WHOLE, type Part } from "./part.ts";
+
+/** Decoded pixels of a photo, 8-bit sRGB without alpha, turned as the photo lies in its cells. */
+export interface Decoded {
+  data: Buffer;
+  width: number;
+  height: number;
+  /** The part of the turned photo that these pixels are. */
+  part: Part;
+}
+
+/** Less of the photo than this is cut out before decoding; more is decoded whole, which lets a JPEG shrink on load. */
+const SMALL_PART = 0.4;
+/** Photo pixels kept around a part, for the resampling filter (three lobes of Lanczos). */
+const MARGIN = 4;
+/** How much larger than on the sheet a photo is decoded, so that each cell is still resampled finely from it. */
+const SPARE = 1.5;
+
+/**
+ * Decodes as much of a photo as its cells show, once, at no more than the resolution they can use.
+ *
+ * `need` is a part of the turned photo; `size` is what the whole turned photo measures on the sheet, in pixels.
+ */
+export async function decode(
+  path: string,
+  turn: Quarter,
+  need: Part,
+  size: { width: number; height: number },
+): Promise<Decoded> {
+  const { autoOrient: full } = await openPhoto(path).metadata();
+  const wanted = turn % 180 === 0 ? size : { width: size.height, height: size.width };
+  let image = openUpright(path);
+  let region = { left: 0, top: 0, width: full.width, height: full.height };
+  let part = WHOLE;
+  if (areaOf(need) < SMALL_PART) {
+    region = pixelsOf(beforeTurn(need, turn), full);
+    part = {
+      left: region.left / full.width,
+      top: region.top / full.height,
+      right: (region.left + region.width) / full.width,
+      bottom: (region.top + region.height) / full.height,
+    };
+    image = image.extract(region);
+  }
+  const shrink = Math.max((wanted.width * SPARE) / full.width, (wanted.height * SPARE) / full.height);
+  if (shrink < 1) {
+    const width = Math.max(1, Math.round(region.width * shrink));
+    const height = Math.max(1, Math.round(region.height * shrink));
+    image = image.resize(width, height, { fit: "fill" });
+  }
+  const upright = await image.raw().toBuffer({ resolveWithObject: true });
+  const lying = turn === 0 ? upright : await turned(upright, turn);
+  return {
+    data: lying.data,
+    width: lying.info.width,
+    height: lying.info.height,
+    part: afterTurn(part, turn),
+  };
+}
+
+interface Raw {
+  data: Buffer;
+  info: OutputInfo;
+}
+
+const turned = ({ data, info }: Raw, turn: Quarter): Promise<Raw> =>
+  sharp(data, { raw: { width: info.width, height: info.height, channels: info.channels } })
+    .rotate(turn)
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+
+/** The whole photo pixels of a part, with a margin, inside the photo. */
+function pixelsOf(part: Part, full: { width: number; height: number }) {
+  const left = Math.max(0, Math.floor(part.left * full.width) - MARGIN);
+  const top = Math.max(0, Math.floor(part.top * full.height) - MARGIN);
+  const right = Math.min(full.width, Math.ceil(part.right * full.width) + MARGIN);
+  const bottom = Math.min(full.height, Math.ceil(part.bottom * full.height) + MARGIN);
+  return { left, top, width: Math.max(1, right - left), height: Math.max(1, bottom - top) };
+}
