@@ -1,25 +1,6 @@
 import { COMPUTED_SHOT } from "./fresh.ts";
-import type { CopiesTicket, Finish, Job, PhotoId, PhotoRef, SheetSetup, Shot } from "./schema.ts";
-
-/**
- * One change of a job. Plain data, so that it can be named, kept, sent and proposed as a mend.
- * Every change of the interface goes through `applyEdit`; there is no second way.
- */
-export type JobEdit =
-  | { do: "rename"; name: string }
-  | { do: "ticket"; change: Partial<CopiesTicket> }
-  | { do: "sheet"; change: Partial<SheetSetup> }
-  | { do: "finish"; change: Partial<Finish> }
-  | { do: "add photos"; photos: PhotoRef[] }
-  | { do: "remove photo"; photo: PhotoId }
-  /** Sets how the cells of one shot show their photo. */
-  | { do: "shot"; shot: number; change: Partial<Shot> }
-  /** Puts one photo in every cell and forgets what single cells had of their own. */
-  | { do: "put in all"; photo: PhotoId }
-  /** Puts a photo in one cell only, which gets a shot number of its own. */
-  | { do: "put in one"; cell: string; photo: PhotoId }
-  /** Gives one cell back to the photo that the layout would put there. */
-  | { do: "back to computed"; cell: string };
+import type { JobEdit } from "./editSchema.ts";
+import type { Job, PhotoId, PhotoRef, Shot } from "./schema.ts";
 
 /** The shot number that cells have when nothing was set by hand. */
 export const FIRST_SHOT = 1;
@@ -54,6 +35,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return addPhotos(job, edit.photos);
     case "remove photo":
       return removePhoto(job, edit.photo);
+    case "relink photo":
+      return relinkPhoto(job, edit.photo, edit.to);
     case "shot":
       return withShot(job, edit.shot, { ...shotByNumber(job, edit.shot), ...edit.change });
     case "put in all":
@@ -89,6 +72,21 @@ function removePhoto(job: Job, photo: PhotoId): Job {
     ]),
   );
   return { ...job, stash: job.stash.filter(({ id }) => id !== photo), shots };
+}
+
+/** Puts another file in a photo's place, in the stash and in every cell. */
+function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
+  const already = job.stash.some(({ id }) => id === to.id && id !== photo);
+  const stash = already
+    ? job.stash.filter(({ id }) => id !== photo)
+    : job.stash.map((known) => (known.id === photo ? to : known));
+  const shots = Object.fromEntries(
+    Object.entries(job.shots).map(([number, shot]) => [
+      number,
+      shot.photo === photo ? { ...shot, photo: to.id } : shot,
+    ]),
+  );
+  return { ...job, stash, shots };
 }
 
 function putInOne(job: Job, cell: string, photo: PhotoId): Job {

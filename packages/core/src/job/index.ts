@@ -12,5 +12,13 @@ export {
   type Turn,
 } from "./schema.ts";
 export { COMPUTED_SHOT, freshCopiesJob, printerOfJob } from "./fresh.ts";
-export { jobJsonSchema, readJob, type JobFault, type JobReading } from "./read.ts";
-export { applyEdit, isByHand, shotByNumber, shotOfCell, type JobEdit } from "./edit.ts";
+export {
+  jobJsonSchema,
+  readEdit,
+  readJob,
+  type EditReading,
+  type JobFault,
+  type JobReading,
+} from "./read.ts";
+export { applyEdit, isByHand, shotByNumber, shotOfCell } from "./edit.ts";
+export { sayEdit, type JobEdit } from "./editSchema.ts";

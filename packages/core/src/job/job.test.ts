@@ -2,7 +2,17 @@ import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { mm } from "../length/index.ts";
-import { applyEdit, freshCopiesJob, jobJsonSchema, readJob, type Job, type JobEdit } from "./index.ts";
+import { NO_EDGES } from "../geometry/index.ts";
+import {
+  applyEdit,
+  freshCopiesJob,
+  jobJsonSchema,
+  readEdit,
+  readJob,
+  sayEdit,
+  type Job,
+  type JobEdit,
+} from "./index.ts";
 
 const photo = (id: string) => ({ id, name: `${id}.jpg` });
 
@@ -59,6 +69,26 @@ describe("readJob", () => {
   });
 });
 
+describe("readEdit", () => {
+  it("reads edits and refuses what is none, with a sentence", () => {
+    const edit: JobEdit = { do: "ticket", change: { gap: mm(3) } };
+    expect(readEdit(edit)).toEqual({ ok: true, edit });
+    expect(readEdit({ do: "explode" })).toMatchObject({ ok: false, faults: [{ field: "do" }] });
+    expect(readEdit({ do: "ticket", change: { gap: -1 } })).toMatchObject({
+      ok: false,
+      faults: [{ field: "change.gap", why: expect.stringContaining("at least 0 mm") }],
+    });
+    expect(readEdit(null).ok).toBe(false);
+  });
+
+  it("says what it changes", () => {
+    expect(sayEdit({ do: "ticket", change: { gap: mm(3) } })).toBe("gap");
+    expect(sayEdit({ do: "sheet", change: { lie: "portrait", margins: NO_EDGES } })).toBe(
+      "how the paper lies and margins",
+    );
+  });
+});
+
 function set(job: Record<string, object>, part: string, change: object) {
   return { ...job, [part]: { ...job[part], ...change } };
 }
@@ -85,6 +115,15 @@ describe("applyEdit", () => {
     const job = applyEdit(freshCopiesJob("Badges"), { do: "add photos", photos: [photo("a")] });
     const without = applyEdit(job, { do: "remove photo", photo: "a" });
     expect([without.stash, without.shots["1"]!.photo]).toEqual([[], null]);
+  });
+
+  it("keeps what was set by hand when a photo's file is replaced", () => {
+    let job = applyEdit(freshCopiesJob("Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
+    job = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    const relinked = applyEdit(job, { do: "relink photo", photo: "a", to: photo("c") });
+    expect(relinked.stash.map(({ id }) => id)).toEqual(["c", "b"]);
+    expect(relinked.shots["1"]).toMatchObject({ photo: "c", scale: 2 });
+    expect(applyEdit(job, { do: "relink photo", photo: "a", to: photo("b") }).stash).toEqual([photo("b")]);
   });
 
   it("gives a single cell its own shot, once, and takes it back", () => {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { jobEditSchema, type JobEdit } from "./editSchema.ts";
 import { migrate } from "./migrate.ts";
 import { jobSchema, type Job } from "./schema.ts";
 
@@ -21,6 +22,15 @@ export function readJob(value: unknown): JobReading {
   return { ok: true, job: parsed.data };
 }
 
+export type EditReading = { ok: true; edit: JobEdit } | { ok: false; faults: JobFault[] };
+
+/** Checks that a value read from outside is an edit of a job. */
+export function readEdit(value: unknown): EditReading {
+  const parsed = jobEditSchema.safeParse(value);
+  if (!parsed.success) return { ok: false, faults: parsed.error.issues.map(fault) };
+  return { ok: true, edit: parsed.data };
+}
+
 /** The job file's JSON Schema (draft 2020-12), as it stands in `docs/job.schema.json`. */
 export const jobJsonSchema = (): Record<string, unknown> => ({
   ...(z.toJSONSchema(jobSchema, { target: "draft-2020-12" }) as Record<string, unknown>),
@@ -29,7 +39,7 @@ export const jobJsonSchema = (): Record<string, unknown> => ({
 
 function fault(issue: z.core.$ZodIssue): JobFault {
   const field = issue.path.join(".");
-  const what = field === "" ? "The file" : `“${field}”`;
+  const what = field === "" ? "It" : `“${field}”`;
   if (issue.code === "unrecognized_keys") {
     return { field, why: `${what} has something that does not belong there: ${issue.keys.join(", ")}.` };
   }

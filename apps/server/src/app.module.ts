@@ -1,0 +1,49 @@
+import { fileURLToPath } from "node:url";
+import { Module, type DynamicModule, type OnModuleDestroy } from "@nestjs/common";
+import { ServeStaticModule } from "@nestjs/serve-static";
+import { DB, openDatabase } from "./data/database.ts";
+import { DataFolder } from "./data/folder.ts";
+import { JobsController } from "./jobs/jobs.controller.ts";
+import { JobsService } from "./jobs/jobs.service.ts";
+import { PhotosController } from "./photos/photos.controller.ts";
+import { PhotosService } from "./photos/photos.service.ts";
+import { PaintPool } from "./press/paint.pool.ts";
+import { PressController } from "./press/press.controller.ts";
+import { ProofsService } from "./press/proofs.service.ts";
+import { RunsService } from "./press/runs.service.ts";
+import { TasksService } from "./press/tasks.service.ts";
+
+/** The whole server: photos, jobs and press over one data folder, and the web pages beside them. */
+@Module({})
+export class AppModule implements OnModuleDestroy {
+  private static close: () => void = () => undefined;
+
+  static over(folder: DataFolder): DynamicModule {
+    const { db, close } = openDatabase(folder.database);
+    AppModule.close = close;
+    return {
+      module: AppModule,
+      imports: [
+        ServeStaticModule.forRoot({
+          rootPath: fileURLToPath(new URL("../../web/dist", import.meta.url)),
+          exclude: ["/api/{*rest}"],
+        }),
+      ],
+      controllers: [PhotosController, JobsController, PressController],
+      providers: [
+        { provide: DB, useValue: db },
+        { provide: DataFolder, useValue: folder },
+        PhotosService,
+        JobsService,
+        TasksService,
+        ProofsService,
+        RunsService,
+        PaintPool,
+      ],
+    };
+  }
+
+  onModuleDestroy(): void {
+    AppModule.close();
+  }
+}

@@ -1,0 +1,78 @@
+import { ApiProperty } from "@nestjs/swagger";
+import { Type } from "class-transformer";
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Min,
+  ValidateNested,
+} from "class-validator";
+
+export class StartJob {
+  @ApiProperty({ example: "Ringers’ badges" })
+  @IsString()
+  @Matches(/\S/, { message: "must not be empty" })
+  @Length(1, 200)
+  name!: string;
+
+  @ApiProperty({
+    example: "en-GB",
+    required: false,
+    description: "Whose paper and sizes to start from (BCP 47)",
+  })
+  @IsOptional()
+  @IsString()
+  @Matches(/^[A-Za-z0-9-]{2,35}$/, { message: "must be a language tag such as en-GB" })
+  locale?: string;
+}
+
+export class SentEdit {
+  @ApiProperty({ description: "Made by the caller; an edit that is sent twice is applied once" })
+  @IsString()
+  @Length(8, 64)
+  id!: string;
+
+  @ApiProperty({ required: false, description: "Edits of one gesture are undone together" })
+  @IsOptional()
+  @IsString()
+  @Length(1, 64)
+  gesture?: string;
+
+  @ApiProperty({
+    type: Object,
+    description: "One edit of a job",
+    example: { do: "ticket", change: { gap: 3000 } },
+  })
+  @IsObject()
+  edit!: Record<string, unknown>;
+}
+
+export class OnVersion {
+  @ApiProperty({ description: "The version of the job that this was made on" })
+  @IsInt()
+  @Min(0)
+  version!: number;
+}
+
+export class SendEdits extends OnVersion {
+  @ApiProperty({ type: [SentEdit] })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => SentEdit)
+  edits!: SentEdit[];
+}
+
+export class PutInBin {
+  @ApiProperty({ description: "true puts the job in the bin, false takes it out again" })
+  @IsBoolean()
+  binned!: boolean;
+}

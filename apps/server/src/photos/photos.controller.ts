@@ -1,0 +1,102 @@
+import { Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
+import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
+import type { Request, Response } from "express";
+import multer from "multer";
+import { BadPhoto, PREVIEW_SIZES, type PhotoRecord, type PreviewSize } from "@wide-quilt/painters";
+import { DataFolder } from "../data/folder.ts";
+import { Problem } from "../safety/problem.ts";
+import { ArrivalStorage, type ArrivedFile } from "./arrival.ts";
+import { PhotosService } from "./photos.service.ts";
+
+/** Files in one request. */
+const MOST_FILES = 1000;
+
+/** What became of the files of one request: each is either kept or refused with a sentence. */
+export interface TakenIn {
+  photos: ({ id: string; name: string } & PhotoRecord)[];
+  refused: { name: string; why: string }[];
+}
+
+@ApiTags("Photos")
+@Controller("api/photos")
+export class PhotosController {
+  private readonly receive;
+
+  constructor(
+    @Inject(PhotosService) private readonly photos: PhotosService,
+    @Inject(DataFolder) private readonly folder: DataFolder,
+  ) {
+    const storage = new ArrivalStorage(folder.arriving, (arrival) => photos.takeIn(arrival));
+    this.receive = multer({ storage, limits: { files: MOST_FILES } }).array("photos");
+  }
+
+  @Post()
+  @ApiOperation({ summary: "Takes photos in, many at once; each is kept or refused on its own" })
+  @ApiConsumes("multipart/form-data")
+  @ApiBody({
+    schema: {
+      type: "object",
+      properties: { photos: { type: "array", items: { type: "string", format: "binary" } } },
+    },
+  })
+  async add(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<TakenIn> {
+    await new Promise<void>((resolve, reject) =>
+      this.receive(request, response, (error: unknown) => (error ? reject(notTaken(error)) : resolve())),
+    );
+    const taken: TakenIn = { photos: [], refused: [] };
+    for (const file of (request.files ?? []) as ArrivedFile<string>[]) {
+      const name = nameOf(file);
+      try {
+        const id = await file.outcome;
+        taken.photos.push({ id, name, ...this.photos.record(id)! });
+      } catch (error) {
+        if (!(error instanceof BadPhoto)) throw error;
+        taken.refused.push({ name, why: error.message });
+      }
+    }
+    return taken;
+  }
+
+  @Get(":id/preview/:size")
+  @ApiOperation({ summary: "A preview, upright sRGB JPEG; size is its longest side in pixels, 320 or 1600" })
+  preview(@Param("id") id: string, @Param("size") size: string, @Res() response: Response): void {
+    const known = PREVIEW_SIZES.find((candidate) => String(candidate) === size);
+    if (!known || !/^[0-9a-f]{64}$/.test(id)) throw noSuchPhoto();
+    this.send(response, id, known);
+  }
+
+  private send(response: Response, id: string, size: PreviewSize): void {
+    // A photo's id is the hash of its bytes, so its preview never changes.
+    const headers = { "Content-Type": "image/jpeg", "Cache-Control": "private, max-age=31536000, immutable" };
+    response.sendFile(this.folder.preview(id, size), { headers, dotfiles: "allow" }, (error) => {
+      if (error && !response.headersSent) {
+        response.status(404).type("application/problem+json").send(JSON.stringify(noSuchPhoto().body()));
+      }
+    });
+  }
+}
+
+const noSuchPhoto = () => Problem.notFound("photo", "This photo is not here. Drop its file in again.");
+
+/** The name as it was sent: multipart names are UTF-8, which the parser hands on byte by byte. */
+const nameOf = ({ originalname }: Express.Multer.File): string =>
+  (Buffer.from(originalname, "latin1").toString("utf8").split(/[\\/]/).at(-1) || "photo").slice(0, 255);
+
+const notTaken = (error: unknown): unknown =>
+  error instanceof multer.MulterError
+    ? new Problem(
+        400,
+        "bad-upload",
+        "Upload not understood",
+        error.code === "LIMIT_FILE_COUNT"
+          ? `At most ${MOST_FILES} photos can come in one request. Send the others after these.`
+          : `The upload was not understood: ${error.message}. Nothing saved before is lost.`,
+      )
+    : error instanceof Error && /unexpected end|aborted|malformed/i.test(error.message)
+      ? new Problem(
+          400,
+          "upload-cut-off",
+          "Upload cut off",
+          "The upload was cut off. Drop the photos in again.",
+        )
+      : error;

@@ -1,0 +1,41 @@
+/** Characters that file systems refuse, and control characters. */
+// eslint-disable-next-line no-control-regex
+const REFUSED = /[<>:"/\\|?*\u0000-\u001f\u007f]/g;
+/** Names that Windows keeps for devices, whatever their ending. */
+const DEVICES = /^(con|prn|aux|nul|com\d|lpt\d)$/i;
+
+/** A name that every file system takes, as near to what was asked for as can be. */
+export function fileName(asked: string): string {
+  const plain = asked
+    .normalize("NFC")
+    .replaceAll(REFUSED, "-")
+    .replaceAll(/\s+/g, " ")
+    .trim()
+    .replace(/^\.+|[. ]+$/g, "");
+  const name = plain === "" || DEVICES.test(plain) ? `sheet ${plain}`.trim() : plain;
+  // 255 bytes is the least that common file systems take; the ending and a number need room too.
+  let short = name;
+  while (Buffer.byteLength(short) > 200) short = [...short].slice(0, -1).join("");
+  return short;
+}
+
+/**
+ * The names of a run's files: "Badges.jpg", or "Badges 01.jpg", "Badges 02.jpg" … Where one is taken, all of them get
+ * a further number: nothing that was written before is overwritten.
+ */
+export function fileNames(
+  asked: string,
+  ending: string,
+  count: number,
+  taken: (name: string) => boolean,
+): string[] {
+  const base = fileName(asked);
+  const digits = Math.max(2, String(count).length);
+  for (let again = 1; ; again++) {
+    const stem = again === 1 ? base : `${base} (${again})`;
+    const names = Array.from({ length: count }, (_, i) =>
+      count === 1 ? `${stem}.${ending}` : `${stem} ${String(i + 1).padStart(digits, "0")}.${ending}`,
+    );
+    if (!names.some(taken)) return names;
+  }
+}

@@ -1,0 +1,88 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Query, Res } from "@nestjs/common";
+import { ApiOperation, ApiTags } from "@nestjs/swagger";
+import type { Response } from "express";
+import { ZipFile } from "yazl";
+import { attachment } from "../web/attachment.ts";
+import { AskProof, AskRun } from "./press.dto.ts";
+import { ProofsService, type Proof } from "./proofs.service.ts";
+import { RunsService, type Run } from "./runs.service.ts";
+
+@ApiTags("Press")
+@Controller("api")
+export class PressController {
+  constructor(
+    @Inject(ProofsService) private readonly proofs: ProofsService,
+    @Inject(RunsService) private readonly runs: RunsService,
+  ) {}
+
+  @Post("jobs/:id/proofs")
+  @HttpCode(200)
+  @ApiOperation({ summary: "Paints one sheet for looking at: true pixels, true file size" })
+  askProof(@Param("id") job: string, @Body() ask: AskProof): Proof {
+    return this.proofs.ask(job, ask);
+  }
+
+  @Get("proofs/:id")
+  @ApiOperation({ summary: "How far a proof is" })
+  proof(@Param("id") id: string): Proof {
+    return this.proofs.proof(id);
+  }
+
+  @Get("proofs/:id/picture")
+  @ApiOperation({ summary: "The painted sheet as a picture" })
+  picture(@Param("id") id: string, @Res() response: Response): void {
+    response.sendFile(this.proofs.picture(id), { dotfiles: "allow" });
+  }
+
+  @Delete("proofs/:id")
+  @HttpCode(204)
+  @ApiOperation({ summary: "Cancels a proof" })
+  cancelProof(@Param("id") id: string): void {
+    this.proofs.cancel(id);
+  }
+
+  @Post("jobs/:id/runs")
+  @ApiOperation({ summary: "Writes all sheets of a job to the folder of written files" })
+  startRun(@Param("id") job: string, @Body() ask: AskRun): Run {
+    return this.runs.start(job, ask);
+  }
+
+  @Get("runs")
+  @ApiOperation({ summary: "What was written, the newest first, of one job or of all" })
+  list(@Query("job") job?: string): { folder: string; runs: Run[] } {
+    return { folder: this.runs.outFolder, runs: this.runs.list(job) };
+  }
+
+  @Get("runs/:id")
+  @ApiOperation({ summary: "One run and how far it is" })
+  run(@Param("id") id: string): Run {
+    return this.runs.run(id);
+  }
+
+  @Delete("runs/:id")
+  @HttpCode(204)
+  @ApiOperation({ summary: "Cancels a run that is under way" })
+  cancelRun(@Param("id") id: string): void {
+    this.runs.cancel(id);
+  }
+
+  @Get("runs/:id/download")
+  @ApiOperation({ summary: "The run's file, or all its files in a ZIP" })
+  download(@Param("id") id: string, @Res() response: Response): void {
+    const files = this.runs.files(id);
+    const [only] = files;
+    if (only && files.length === 1) {
+      response.setHeader("Content-Disposition", attachment(only.name));
+      response.sendFile(only.path, { dotfiles: "allow" });
+      return;
+    }
+    const zip = new ZipFile();
+    // Pictures and PDFs do not get smaller in a ZIP, so they are stored as they are.
+    for (const { name, path } of files) zip.addFile(path, name, { compress: false });
+    zip.end();
+    response.setHeader("Content-Disposition", attachment(`${this.runs.run(id).jobName}.zip`));
+    response.type("application/zip");
+    zip.outputStream.on("error", () => response.destroy());
+    zip.outputStream.pipe(response);
+  }
+}

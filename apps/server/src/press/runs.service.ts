@@ -1,0 +1,157 @@
+import { randomUUID } from "node:crypto";
+import { existsSync } from "node:fs";
+import { rm } from "node:fs/promises";
+import { join } from "node:path";
+import { Inject, Injectable } from "@nestjs/common";
+import { desc, eq } from "drizzle-orm";
+import { Cancelled, type Progress } from "@wide-quilt/painters";
+import { DB, type Db } from "../data/database.ts";
+import { DataFolder } from "../data/folder.ts";
+import { runs, type RunState } from "../data/schema.ts";
+import { JobsService } from "../jobs/jobs.service.ts";
+import { Problem } from "../safety/problem.ts";
+import { fileNames } from "./fileName.ts";
+import { PaintPool, type Painting } from "./paint.pool.ts";
+import type { AskRun } from "./press.dto.ts";
+import { notPainted } from "./proofs.service.ts";
+import { ENDING, type Format } from "./task.ts";
+import { TasksService } from "./tasks.service.ts";
+
+type RunRow = typeof runs.$inferSelect;
+
+/** An output that was made, or is being made. */
+export interface Run {
+  id: string;
+  jobId: string;
+  jobName: string;
+  format: Format;
+  quality: number;
+  state: RunState;
+  progress: Progress | null;
+  why: string | null;
+  files: { name: string; bytes: number }[];
+  createdAt: string;
+}
+
+const SHOWN = 50;
+
+/** Writes whole jobs to the folder of written files, and remembers each as a run. */
+@Injectable()
+export class RunsService {
+  private readonly underWay = new Map<
+    string,
+    { painting: Painting; progress: Progress | null; names: string[] }
+  >();
+
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(TasksService) private readonly tasks: TasksService,
+    @Inject(PaintPool) private readonly pool: PaintPool,
+    @Inject(DataFolder) private readonly folder: DataFolder,
+  ) {
+    const why =
+      "Wide Quilt was stopped in the middle of this. Nothing half-written was kept; write it again.";
+    this.db.update(runs).set({ state: "failed", why }).where(eq(runs.state, "painting")).run();
+  }
+
+  /** Where written files lie, for the person. */
+  get outFolder(): string {
+    return this.folder.out;
+  }
+
+  start(jobId: string, { format, quality, name }: AskRun): Run {
+    const { job } = this.jobs.view(jobId);
+    const sheets = this.tasks.sheets(job, format);
+    const count = format === "pdf" ? 1 : sheets.length;
+    const promised = new Set([...this.underWay.values()].flatMap(({ names }) => names));
+    const taken = (file: string) => promised.has(file) || existsSync(join(this.folder.out, file));
+    const names = fileNames(name ?? job.name, ENDING[format], count, taken);
+    const id = randomUUID();
+    const createdAt = new Date();
+    this.db
+      .insert(runs)
+      .values({ id, jobId, job, format, quality, state: "painting", files: [], createdAt })
+      .run();
+    const task = this.tasks.task(job, sheets, {
+      format,
+      quality,
+      date: createdAt.getTime(),
+      paths: names.map((file) => join(this.folder.out, file)),
+    });
+    const painting = this.pool.paint(task, (progress) => {
+      const here = this.underWay.get(id);
+      if (here) here.progress = progress;
+    });
+    this.underWay.set(id, { painting, progress: null, names });
+    void this.finish(id, painting, names);
+    return this.run(id);
+  }
+
+  list(jobId?: string): Run[] {
+    const all = this.db.select().from(runs);
+    const rows = (jobId ? all.where(eq(runs.jobId, jobId)) : all)
+      .orderBy(desc(runs.createdAt))
+      .limit(SHOWN)
+      .all();
+    return rows.map((row) => this.shown(row));
+  }
+
+  run(id: string): Run {
+    return this.shown(this.row(id));
+  }
+
+  cancel(id: string): void {
+    this.row(id);
+    this.underWay.get(id)?.painting.cancel();
+  }
+
+  /** The paths of a finished run's files. */
+  files(id: string): { name: string; path: string }[] {
+    const { state, files } = this.row(id);
+    if (state !== "done")
+      throw new Problem(409, "not-written", "Not written", "This run has no files to take.");
+    return files.map(({ name }) => ({ name, path: join(this.folder.out, name) }));
+  }
+
+  private async finish(id: string, painting: Painting, names: string[]): Promise<void> {
+    const end = (values: Partial<RunRow>) =>
+      this.db
+        .update(runs)
+        .set({ ...values, doneAt: new Date() })
+        .where(eq(runs.id, id))
+        .run();
+    try {
+      const painted = await painting.result;
+      end({ state: "done", files: painted.map(({ bytes }, i) => ({ name: names[i]!, bytes })) });
+    } catch (error) {
+      // A run is whole or it is nothing: sheets written before it stopped are taken away again.
+      await Promise.all(names.map((name) => rm(join(this.folder.out, name), { force: true })));
+      if (error instanceof Cancelled) end({ state: "cancelled" });
+      else end({ state: "failed", why: notPainted(error) });
+    } finally {
+      this.underWay.delete(id);
+    }
+  }
+
+  private row(id: string): RunRow {
+    const row = this.db.select().from(runs).where(eq(runs.id, id)).get();
+    if (!row) throw Problem.notFound("run", "There is no such run.");
+    return row;
+  }
+
+  private shown({ id, jobId, job, format, quality, state, why, files, createdAt }: RunRow): Run {
+    return {
+      id,
+      jobId,
+      jobName: job.name,
+      format,
+      quality,
+      state,
+      progress: this.underWay.get(id)?.progress ?? null,
+      why,
+      files,
+      createdAt: createdAt.toISOString(),
+    };
+  }
+}

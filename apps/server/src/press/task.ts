@@ -1,0 +1,42 @@
+import type { PhotoId, SheetPlan } from "@wide-quilt/core";
+import type { Progress } from "@wide-quilt/painters";
+
+export type Format = "jpeg" | "png" | "pdf";
+
+export interface Output {
+  format: Format;
+  /** JPEG quality, 1…100; nothing to the others. */
+  quality: number;
+}
+
+/** Files to be painted, as it is handed to a worker: plain data only. */
+export interface PaintTask extends Output {
+  sheets: SheetPlan[];
+  /** Where each photo's file lies. */
+  photos: Record<PhotoId, string>;
+  title: string;
+  /** Milliseconds since 1970. */
+  date: number;
+  /** One path for each file: a PDF is one file, pixels are a file a sheet. */
+  paths: string[];
+  /** Where a picture of the first sheet goes, for a format that a browser does not show as a picture. */
+  picture?: string;
+}
+
+export interface PaintedFile {
+  bytes: number;
+}
+
+/** Worker to pool. */
+export type FromWorker =
+  { progress: Progress } | { done: PaintedFile[] } | { cancelled: true } | { failed: string };
+
+/** Pool to worker. */
+export type ToWorker = { paint: PaintTask } | { cancel: true };
+
+export const ENDING: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf" };
+export const MEDIA_TYPE: Record<Format, string> = {
+  jpeg: "image/jpeg",
+  png: "image/png",
+  pdf: "application/pdf",
+};

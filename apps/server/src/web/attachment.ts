@@ -1,0 +1,5 @@
+/** A Content-Disposition that saves a file under its name, in any script (RFC 6266, RFC 8187). */
+export function attachment(name: string): string {
+  const plain = name.replaceAll(/[^\x20-\x7e]|["\\]/g, "_");
+  return `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name).replaceAll("'", "%27")}`;
+}

@@ -1,0 +1,4 @@
+import { ensureBuilt, ensureInstalled } from "./house.mjs";
+
+ensureInstalled();
+await ensureBuilt();

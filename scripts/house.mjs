@@ -1,0 +1,62 @@
+/** What every command of the house needs first: the packages installed and the programs built, and nothing twice. */
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { join, relative } from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const ROOT = fileURLToPath(new URL("..", import.meta.url));
+const STAMP = join(ROOT, ".wide-quilt/built");
+
+/** Runs a command in the house and ends this one with its code where it fails. */
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: ROOT, stdio: "inherit", ...options });
+  if (done.error) throw done.error;
+  if (done.status !== 0) process.exit(done.status ?? 1);
+}
+
+/** Runs a program that came with a package. */
+export const runBin = (name, args, options) => run(join(ROOT, "node_modules/.bin", name), args, options);
+
+/** Installs the packages when they are missing or the lock file is newer than they are. */
+export function ensureInstalled() {
+  const mark = join(ROOT, "node_modules/.package-lock.json");
+  const lock = join(ROOT, "package-lock.json");
+  const fresh = existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs - 1000;
+  if (fresh) return;
+  console.log("Installing packages (npm ci) …");
+  run("npm", ["ci", "--no-audit", "--no-fund"]);
+}
+
+/** Builds web, server and shell when any of their sources changed since the last build. */
+export async function ensureBuilt() {
+  const now = fingerprint();
+  const whole = ["apps/web", "apps/server", "apps/cli"].every((app) => existsSync(join(ROOT, app, "dist")));
+  if (whole && existsSync(STAMP) && readFileSync(STAMP, "utf8") === now) return;
+  console.log("Building …");
+  const { build } = await import("vite");
+  for (const app of ["server", "cli", "web"]) {
+    await build({ root: join(ROOT, "apps", app), logLevel: "warn" });
+  }
+  mkdirSync(join(ROOT, ".wide-quilt"), { recursive: true });
+  writeFileSync(STAMP, now);
+}
+
+/** Names, sizes and times of everything that goes into a build. */
+function fingerprint() {
+  const hash = createHash("sha256");
+  const visit = (folder) => {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+      if (["node_modules", "dist", "test"].includes(entry.name)) continue;
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) visit(path);
+      else {
+        const { size, mtimeMs } = statSync(path);
+        hash.update(`${relative(ROOT, path)} ${size} ${mtimeMs}\n`);
+      }
+    }
+  };
+  for (const folder of ["packages", "apps", "demo"]) visit(join(ROOT, folder));
+  for (const file of ["package-lock.json", "tsconfig.base.json"]) hash.update(readFileSync(join(ROOT, file)));
+  return hash.digest("hex");
+}

@@ -1,0 +1,40 @@
+/** Programs from Debian that the tests drive or measure with. */
+import { spawnSync } from "node:child_process";
+import { existsSync } from "node:fs";
+import { setTimeout as wait } from "node:timers/promises";
+
+const TOOLS = [
+  ["/usr/bin/chromium", "chromium"],
+  ["/usr/bin/pdfinfo", "poppler-utils"],
+  ["/usr/bin/exiftool", "libimage-exiftool-perl"],
+  ["/usr/bin/convert", "imagemagick"],
+  ["/usr/bin/qpdf", "qpdf"],
+];
+
+/** Installs the missing ones with apt; where that cannot be done, says in a sentence what to install. */
+export async function ensureTools() {
+  const missing = () => TOOLS.filter(([path]) => !existsSync(path)).map(([, name]) => name);
+  let wanted = missing();
+  if (wanted.length === 0) return;
+  const root = process.getuid?.() === 0;
+  if (root && existsSync("/usr/bin/apt-get")) {
+    console.log(`Installing ${wanted.join(", ")} from Debian's packages …`);
+    const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
+    // Another apt may hold the lock for a while, so this is tried again.
+    for (let attempt = 0; attempt < 6 && wanted.length > 0; attempt++) {
+      if (attempt > 0) await wait(10_000);
+      spawnSync("apt-get", ["update", "-qq"], { stdio: "ignore", env });
+      spawnSync("apt-get", ["install", "-y", "-qq", "--no-install-recommends", ...wanted], {
+        stdio: "ignore",
+        env,
+      });
+      wanted = missing();
+    }
+  }
+  if (wanted.length > 0) {
+    console.error(
+      `The tests need ${wanted.join(", ")} from Debian's packages. Install them with:\n  sudo apt-get install ${wanted.join(" ")}`,
+    );
+    process.exit(1);
+  }
+}
