@@ -38,7 +38,7 @@ export function readOptions(args: string[]): Options {
       },
     }));
   } catch (error) {
-    throw new Error(`${(error as Error).message}\n\n${USAGE}`);
+    throw new Error(`${(error as Error).message}\n\n${USAGE}`, { cause: error });
   }
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) {

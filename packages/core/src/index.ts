@@ -9,6 +9,7 @@ export * from "./printer/index.ts";
 export * from "./job/index.ts";
 export * from "./fit/index.ts";
 export * from "./crop/index.ts";
+export * from "./photo/index.ts";
 export * from "./plan/index.ts";
 export { arrange } from "./plan/arrange.ts";
 export * from "./marks/index.ts";

@@ -16,7 +16,7 @@ import type { Response } from "express";
 import { attachment } from "../web/attachment.ts";
 import { OnVersion, PutInBin, SendEdits, StartJob } from "./jobs.dto.ts";
 import { JobsService } from "./jobs.service.ts";
-import type { JobSummary, JobView } from "./views.ts";
+import type { JobSummary, JobView } from "../contract.ts";
 
 @ApiTags("Jobs")
 @Controller("api/jobs")

@@ -17,7 +17,7 @@ import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { deltaOf, isEmpty, joined, type Delta } from "./delta.ts";
 import type { SentEdit } from "./jobs.dto.ts";
-import type { JobSummary, JobView } from "./views.ts";
+import type { JobSummary, JobView } from "../contract.ts";
 
 type JobRow = typeof jobs.$inferSelect;
 

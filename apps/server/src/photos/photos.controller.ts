@@ -2,7 +2,8 @@ import { Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Request, Response } from "express";
 import multer from "multer";
-import { BadPhoto, PREVIEW_SIZES, type PhotoRecord, type PreviewSize } from "@wide-quilt/painters";
+import { BadPhoto, PREVIEW_SIZES, type PreviewSize } from "@wide-quilt/painters";
+import type { TakenIn } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
 import { ArrivalStorage, type ArrivedFile } from "./arrival.ts";
@@ -10,12 +11,6 @@ import { PhotosService } from "./photos.service.ts";
 
 /** Files in one request. */
 const MOST_FILES = 1000;
-
-/** What became of the files of one request: each is either kept or refused with a sentence. */
-export interface TakenIn {
-  photos: ({ id: string; name: string } & PhotoRecord)[];
-  refused: { name: string; why: string }[];
-}
 
 @ApiTags("Photos")
 @Controller("api/photos")

@@ -1,8 +1,8 @@
 import { existsSync } from "node:fs";
-import { mkdir, rename } from "node:fs/promises";
+import { mkdir, rename, writeFile } from "node:fs/promises";
 import { dirname } from "node:path";
-import { writeFile } from "node:fs/promises";
 import { Inject, Injectable } from "@nestjs/common";
+import type { PhotoRecord } from "@wide-quilt/core";
 import { eq, inArray } from "drizzle-orm";
 import {
   BadPhoto,
@@ -12,7 +12,6 @@ import {
   PHOTO_LIMITS,
   PREVIEW_SIZES,
   writeWhole,
-  type PhotoRecord,
 } from "@wide-quilt/painters";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";

@@ -4,8 +4,9 @@ import type { Response } from "express";
 import { ZipFile } from "yazl";
 import { attachment } from "../web/attachment.ts";
 import { AskProof, AskRun } from "./press.dto.ts";
-import { ProofsService, type Proof } from "./proofs.service.ts";
-import { RunsService, type Run } from "./runs.service.ts";
+import type { Proof, Run, RunList } from "../contract.ts";
+import { ProofsService } from "./proofs.service.ts";
+import { RunsService } from "./runs.service.ts";
 
 @ApiTags("Press")
 @Controller("api")
@@ -49,7 +50,7 @@ export class PressController {
 
   @Get("runs")
   @ApiOperation({ summary: "What was written, the newest first, of one job or of all" })
-  list(@Query("job") job?: string): { folder: string; runs: Run[] } {
+  list(@Query("job") job?: string): RunList {
     return { folder: this.runs.outFolder, runs: this.runs.list(job) };
   }
 

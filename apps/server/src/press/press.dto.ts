@@ -1,6 +1,6 @@
 import { ApiProperty } from "@nestjs/swagger";
 import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from "class-validator";
-import type { Format } from "./task.ts";
+import type { Format } from "../contract.ts";
 
 export class HowToWrite {
   @ApiProperty({ enum: ["jpeg", "png", "pdf"] })

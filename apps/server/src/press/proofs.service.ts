@@ -2,27 +2,15 @@ import { createHash } from "node:crypto";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
-import { Cancelled, type Progress } from "@wide-quilt/painters";
+import { Cancelled } from "@wide-quilt/painters";
+import type { Proof } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { PaintPool, type Painting } from "./paint.pool.ts";
 import type { AskProof } from "./press.dto.ts";
-import { ENDING, type Format } from "./task.ts";
+import { ENDING } from "./task.ts";
 import { TasksService } from "./tasks.service.ts";
-
-/** One sheet written for looking at: the true pixels and the true size of the file. */
-export interface Proof {
-  id: string;
-  state: "painting" | "done" | "failed" | "cancelled";
-  progress: Progress | null;
-  format: Format;
-  sheet: number;
-  /** Bytes of the file, once it is done. */
-  bytes: number | null;
-  pixels: { width: number; height: number };
-  why: string | null;
-}
 
 interface KeptProof extends Proof {
   painting: Painting;

@@ -5,33 +5,20 @@ import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import { desc, eq } from "drizzle-orm";
 import { Cancelled, type Progress } from "@wide-quilt/painters";
+import type { Run } from "../contract.ts";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
-import { runs, type RunState } from "../data/schema.ts";
+import { runs } from "../data/schema.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { fileNames } from "./fileName.ts";
 import { PaintPool, type Painting } from "./paint.pool.ts";
 import type { AskRun } from "./press.dto.ts";
 import { notPainted } from "./proofs.service.ts";
-import { ENDING, type Format } from "./task.ts";
+import { ENDING } from "./task.ts";
 import { TasksService } from "./tasks.service.ts";
 
 type RunRow = typeof runs.$inferSelect;
-
-/** An output that was made, or is being made. */
-export interface Run {
-  id: string;
-  jobId: string;
-  jobName: string;
-  format: Format;
-  quality: number;
-  state: RunState;
-  progress: Progress | null;
-  why: string | null;
-  files: { name: string; bytes: number }[];
-  createdAt: string;
-}
 
 const SHOWN = 50;
 

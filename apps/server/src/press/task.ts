@@ -1,7 +1,6 @@
 import type { PhotoId, SheetPlan } from "@wide-quilt/core";
+import type { Format } from "../contract.ts";
 import type { Progress } from "@wide-quilt/painters";
-
-export type Format = "jpeg" | "png" | "pdf";
 
 export interface Output {
   format: Format;

@@ -4,7 +4,8 @@ import { JPEG_SIDE } from "@wide-quilt/painters";
 import { DataFolder } from "../data/folder.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
-import type { Format, PaintTask } from "./task.ts";
+import type { Format } from "../contract.ts";
+import type { PaintTask } from "./task.ts";
 
 /** Turns a job into what a painter needs, and refuses what cannot be written with a sentence. */
 @Injectable()

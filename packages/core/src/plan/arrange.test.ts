@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { dragged } from "../crop/index.ts";
 import { contains, overlap } from "../geometry/index.ts";
+import { holdOf, onPiece } from "./index.ts";
 import { applyEdit, freshCopiesJob, type Job } from "../job/index.ts";
 import { arrange } from "./arrange.ts";
 import { mm, um } from "../length/index.ts";
@@ -113,6 +115,18 @@ describe("arrange, copies of one photo", () => {
     expect([turn, picture!.turn]).toEqual([90, 90]);
     // upright the 2 : 3 photo reaches 3.75 mm over the ends; on its side, over left and right
     expect(picture!.placed).toEqual({ x: finished.x - 3750, y: finished.y, width: 52_500, height: 35_000 });
+  });
+
+  it("moves the photo of a turned piece by what the pointer moves on the sheet", () => {
+    let job = applyEdit(badges(), { do: "sheet", change: { lie: "portrait" } });
+    job = applyEdit(job, { do: "ticket", change: { turnPieces: true } });
+    const before = only(job).cells[0]!;
+    const { dx, dy } = onPiece(before, -2000, 0);
+    const shot = dragged(holdOf(job, photos, before)!, dx, dy);
+    const after = only(applyEdit(job, { do: "shot", shot: 1, change: shot })).cells[0]!;
+    expect(after.picture!.placed.x - before.picture!.placed.x).toBe(-2000);
+    expect(after.picture!.placed.y).toBe(before.picture!.placed.y);
+    expect(holdOf(job, {}, after)).toBeNull();
   });
 
   it("prints slack past the finished size, no further than the middle of the gap and the paper's edge", () => {

@@ -1,2 +1,3 @@
 export type { CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
+export { holdOf, onPiece } from "./hold.ts";
 export { printableArea } from "./printable.ts";

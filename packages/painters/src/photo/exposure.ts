@@ -1,19 +1,5 @@
+import type { Exposure } from "@wide-quilt/core";
 import exifr from "exifr";
-
-/** How a photo was taken, as far as the file says. */
-export interface Exposure {
-  camera?: string;
-  lens?: string;
-  /** Seconds. */
-  shutter?: number;
-  /** The f-number. */
-  aperture?: number;
-  iso?: number;
-  /** Millimetres. */
-  focalLength?: number;
-  /** Local time of the camera, ISO 8601 without a zone: "2026-10-03T07:41:12". */
-  takenAt?: string;
-}
 
 const TAGS = [
   "Make",

@@ -1,26 +1,10 @@
 import { stat } from "node:fs/promises";
+import { PHOTO_FORMATS, type PhotoFormat, type PhotoRecord } from "@wide-quilt/core";
 import type { Metadata } from "sharp";
 import { BadPhoto } from "./badPhoto.ts";
-import { readExposure, type Exposure } from "./exposure.ts";
-import { PHOTO_FORMATS, PHOTO_LIMITS, type PhotoFormat } from "./limits.ts";
+import { readExposure } from "./exposure.ts";
+import { PHOTO_LIMITS } from "./limits.ts";
 import { openPhoto } from "./open.ts";
-
-/** What is read of a photo once, when it comes in. */
-export interface PhotoRecord {
-  format: PhotoFormat;
-  /** Pixels after the turn that the EXIF flag asks for. */
-  width: number;
-  height: number;
-  /** EXIF orientation, 1…8, as stored in the file. */
-  orientation: number;
-  bytes: number;
-  /** Bits per channel. */
-  depth: number;
-  space: "rgb" | "grey" | "cmyk" | "other";
-  /** The embedded ICC profile's name; null when there is none and sRGB is assumed. */
-  profile: string | null;
-  exposure: Exposure;
-}
 
 const READABLE = "JPEG, PNG, WebP, TIFF and AVIF are read";
 

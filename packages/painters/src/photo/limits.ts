@@ -5,7 +5,3 @@ export const PHOTO_LIMITS = {
   /** Pixels of one photo: a medium-format back has 150 million. */
   pixels: 250_000_000,
 } as const;
-
-/** File formats read as photos, by what the content says. */
-export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif"] as const;
-export type PhotoFormat = (typeof PHOTO_FORMATS)[number];

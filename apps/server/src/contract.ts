@@ -1,0 +1,80 @@
+/** What the server answers, for whoever asks: types alone, so that the web side shares them. */
+import type { Job, PhotoRecord } from "@wide-quilt/core";
+
+/** A job as the interface is given it. */
+export interface JobView {
+  id: string;
+  job: Job;
+  version: number;
+  /** What “Undo” and “Redo” would change, in a word or two; null when there is nothing. */
+  undo: string | null;
+  redo: string | null;
+  changedAt: string;
+  binnedAt: string | null;
+  /** The photos of the stash that are here. */
+  photos: Record<string, PhotoRecord>;
+}
+
+/** A job in the list of jobs. */
+export type JobSummary = Pick<JobView, "id" | "job" | "changedAt" | "binnedAt" | "photos">;
+
+/** What became of the files of one upload: each is either kept or refused with a sentence. */
+export interface TakenIn {
+  photos: ({ id: string; name: string } & PhotoRecord)[];
+  refused: { name: string; why: string }[];
+}
+
+/** How far a piece of long work is. */
+export interface WorkProgress {
+  what: string;
+  done: number;
+  of: number;
+}
+
+export type WorkState = "painting" | "done" | "failed" | "cancelled";
+export type Format = "jpeg" | "png" | "pdf";
+
+/** One sheet written for looking at: the true pixels and the true size of the file. */
+export interface Proof {
+  id: string;
+  state: WorkState;
+  progress: WorkProgress | null;
+  format: Format;
+  sheet: number;
+  /** Bytes of the file, once it is done. */
+  bytes: number | null;
+  pixels: { width: number; height: number };
+  why: string | null;
+}
+
+/** An output that was made, or is being made. */
+export interface Run {
+  id: string;
+  jobId: string;
+  jobName: string;
+  format: Format;
+  quality: number;
+  state: WorkState;
+  progress: WorkProgress | null;
+  /** Why it failed, in a sentence. */
+  why: string | null;
+  files: { name: string; bytes: number }[];
+  createdAt: string;
+}
+
+export interface RunList {
+  /** The folder that written files lie in. */
+  folder: string;
+  runs: Run[];
+}
+
+/** A problem document (RFC 9457). */
+export interface ProblemBody {
+  type: string;
+  title: string;
+  status: number;
+  detail: string;
+  field?: string;
+  /** With “changed-elsewhere”: the job as it is now. */
+  current?: JobView;
+}

@@ -1,0 +1,83 @@
+import type { JobEdit } from "@wide-quilt/core";
+import type {
+  Format,
+  JobSummary,
+  JobView,
+  ProblemBody,
+  Proof,
+  Run,
+  RunList,
+  TakenIn,
+} from "@wide-quilt/server/contract";
+import { NoAnswer, ServerProblem } from "./problem.ts";
+
+/** An edit on its way, with a name of its own so that it is applied once however often it is sent. */
+export interface SentEdit {
+  id: string;
+  gesture?: string;
+  edit: JobEdit;
+}
+
+async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  const form = body instanceof FormData;
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      signal,
+      headers: body === undefined || form ? undefined : { "Content-Type": "application/json" },
+      body: body === undefined ? undefined : form ? body : JSON.stringify(body),
+    });
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    throw new NoAnswer();
+  }
+  if (!response.ok) throw await problemOf(response);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+async function problemOf(response: Response): Promise<Error> {
+  if (response.headers.get("Content-Type")?.includes("problem+json")) {
+    return new ServerProblem((await response.json()) as ProblemBody);
+  }
+  return new NoAnswer();
+}
+
+const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
+
+/** Everything that is asked of the server, one line each. */
+export const server = {
+  listJobs: (bin: boolean) => ask<JobSummary[]>("GET", `/jobs?bin=${bin}`),
+  startJob: (name: string, locale: string) => ask<JobView>("POST", "/jobs", { name, locale }),
+  importJob: (file: unknown) => ask<JobView>("POST", "/jobs/import", file),
+  viewJob: (id: string) => ask<JobView>("GET", job(id)),
+  duplicateJob: (id: string) => ask<JobView>("POST", `${job(id)}/duplicate`),
+  setBinned: (id: string, binned: boolean) => ask<JobView>("PUT", `${job(id)}/bin`, { binned }),
+  deleteJob: (id: string) => ask<void>("DELETE", job(id)),
+  sendEdits: (id: string, version: number, edits: SentEdit[]) =>
+    ask<JobView>("POST", `${job(id)}/edits`, { version, edits }),
+  undo: (id: string, version: number) => ask<JobView>("POST", `${job(id)}/undo`, { version }),
+  redo: (id: string, version: number) => ask<JobView>("POST", `${job(id)}/redo`, { version }),
+  addPhotos: (files: readonly File[], signal: AbortSignal) => {
+    const form = new FormData();
+    for (const file of files) form.append("photos", file, file.name);
+    return ask<TakenIn>("POST", "/photos", form, signal);
+  },
+  askProof: (id: string, how: { format: Format; quality: number; sheet: number }) =>
+    ask<Proof>("POST", `${job(id)}/proofs`, how),
+  proof: (id: string) => ask<Proof>("GET", `/proofs/${id}`),
+  cancelProof: (id: string) => ask<void>("DELETE", `/proofs/${id}`),
+  startRun: (id: string, how: { format: Format; quality: number; name: string }) =>
+    ask<Run>("POST", `${job(id)}/runs`, how),
+  run: (id: string) => ask<Run>("GET", `/runs/${id}`),
+  listRuns: (id: string) => ask<RunList>("GET", `/runs?job=${encodeURIComponent(id)}`),
+  cancelRun: (id: string) => ask<void>("DELETE", `/runs/${id}`),
+};
+
+/** Addresses that the browser loads by itself. */
+export const address = {
+  preview: (photo: string, size: 320 | 1600) => `/api/photos/${photo}/preview/${size}`,
+  jobFile: (id: string) => `/api${job(id)}/file`,
+  proofPicture: (id: string) => `/api/proofs/${id}/picture`,
+  download: (run: string) => `/api/runs/${run}/download`,
+};

@@ -1,0 +1,52 @@
+import { CircleCheck, Eye, OctagonAlert, X } from "lucide-react";
+import { useEffect } from "react";
+import { noticeClosed, type Notice } from "../table/view.ts";
+import { useAppDispatch, useAppSelector } from "./store.ts";
+
+const LOOKS = {
+  right: { icon: CircleCheck, classes: "border-right/40 text-right" },
+  look: { icon: Eye, classes: "border-look/40 text-look" },
+  wrong: { icon: OctagonAlert, classes: "border-wrong/40 text-wrong" },
+};
+
+/** Milliseconds that a good word stays; what went wrong stays until it is closed. */
+const STAYS = 7000;
+
+/** Sentences about what just happened. */
+export function Notices() {
+  const notices = useAppSelector((state) => state.view.notices);
+  return (
+    <div
+      role="status"
+      className="fixed bottom-12 left-1/2 z-50 flex w-[min(560px,90vw)] -translate-x-1/2 flex-col gap-2"
+    >
+      {notices.map((notice) => (
+        <NoticeLine key={notice.id} notice={notice} />
+      ))}
+    </div>
+  );
+}
+
+function NoticeLine({ notice: { id, text, level } }: { notice: Notice }) {
+  const dispatch = useAppDispatch();
+  const { icon: Icon, classes } = LOOKS[level];
+  useEffect(() => {
+    if (level === "wrong") return;
+    const timer = setTimeout(() => dispatch(noticeClosed(id)), STAYS);
+    return () => clearTimeout(timer);
+  }, [dispatch, id, level]);
+  return (
+    <div className={`flex items-start gap-3 rounded-lg border bg-white px-4 py-3 shadow-lg ${classes}`}>
+      <Icon size={18} className="mt-0.5 shrink-0" aria-hidden />
+      <p className="grow text-[13.5px] text-ink">{text}</p>
+      <button
+        type="button"
+        aria-label="Close"
+        className="rounded p-1 text-ink-3 hover:bg-chrome"
+        onClick={() => dispatch(noticeClosed(id))}
+      >
+        <X size={16} aria-hidden />
+      </button>
+    </div>
+  );
+}

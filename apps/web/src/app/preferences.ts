@@ -1,0 +1,45 @@
+import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import { prefersLetter, UNITS, type Unit } from "@wide-quilt/core";
+
+/** What one person likes, on this machine; no part of any job. */
+export interface Preferences {
+  unit: Unit;
+  /** Whether single letters and signs are keys. */
+  singleKeys: boolean;
+}
+
+const STORED = "wide-quilt-preferences";
+
+/** The browser's language, which decides decimal signs, dates and the first paper. */
+export const LOCALE = navigator.language || "en-GB";
+
+function stored(): Preferences {
+  const usual: Preferences = { unit: prefersLetter(LOCALE) ? "in" : "mm", singleKeys: true };
+  try {
+    const kept = JSON.parse(localStorage.getItem(STORED) ?? "{}") as Partial<Preferences>;
+    return {
+      unit: UNITS.find((unit) => unit === kept.unit) ?? usual.unit,
+      singleKeys: kept.singleKeys ?? usual.singleKeys,
+    };
+  } catch {
+    return usual;
+  }
+}
+
+export const preferences = createSlice({
+  name: "preferences",
+  initialState: stored,
+  reducers: {
+    preferred: (state, { payload }: PayloadAction<Partial<Preferences>>) => Object.assign(state, payload),
+  },
+});
+
+export const { preferred } = preferences.actions;
+
+export const keepPreferences = (now: Preferences): void => {
+  try {
+    localStorage.setItem(STORED, JSON.stringify(now));
+  } catch {
+    // A browser that keeps nothing still works; it only forgets the unit.
+  }
+};

@@ -1,0 +1,26 @@
+import { configureStore } from "@reduxjs/toolkit";
+import { useDispatch, useSelector } from "react-redux";
+import { openJob } from "../table/openJob.ts";
+import { view } from "../table/view.ts";
+import { keepPreferences, preferences } from "./preferences.ts";
+
+export const store = configureStore({
+  reducer: {
+    openJob: openJob.reducer,
+    view: view.reducer,
+    preferences: preferences.reducer,
+  },
+  // A job of thousands of photos is plain data by its type; walking it on every edit would cost more than the edit.
+  middleware: (standard) => standard({ serializableCheck: false, immutableCheck: false }),
+});
+
+export type State = ReturnType<typeof store.getState>;
+export type Dispatch = typeof store.dispatch;
+export const useAppDispatch = useDispatch.withTypes<Dispatch>();
+export const useAppSelector = useSelector.withTypes<State>();
+
+let kept = store.getState().preferences;
+store.subscribe(() => {
+  const now = store.getState().preferences;
+  if (now !== kept) keepPreferences((kept = now));
+});

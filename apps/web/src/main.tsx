@@ -1,0 +1,36 @@
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { Provider } from "react-redux";
+import { createBrowserRouter, RouterProvider } from "react-router";
+import { NotHere } from "./app/NotHere.tsx";
+import { Shell } from "./app/Shell.tsx";
+import { store } from "./app/store.ts";
+import { JobsView } from "./views/jobs/JobsView.tsx";
+import "./style.css";
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <NotHere />,
+    children: [
+      { path: "/", element: <JobsView /> },
+      {
+        path: "/jobs/:id",
+        lazy: async () => ({ Component: (await import("./views/table/TableView.tsx")).TableView }),
+      },
+      {
+        path: "/jobs/:id/press",
+        lazy: async () => ({ Component: (await import("./views/press/PressView.tsx")).PressView }),
+      },
+      { path: "*", element: <NotHere /> },
+    ],
+  },
+]);
+
+createRoot(document.getElementById("root")!).render(
+  <StrictMode>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </StrictMode>,
+);

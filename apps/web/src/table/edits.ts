@@ -1,0 +1,105 @@
+import { readJob, applyEdit, type JobEdit } from "@wide-quilt/core";
+import { server } from "../api/client.ts";
+import { NoAnswer, sentenceOf, ServerProblem } from "../api/problem.ts";
+import type { Dispatch, State } from "../app/store.ts";
+import { confirmed, edited, notOpened, opened, opening, saving } from "./openJob.ts";
+import { noticed, tableCleared } from "./view.ts";
+
+type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
+
+/** Milliseconds before a server that does not answer is asked again; the last goes on for ever. */
+const PATIENCE = [500, 1000, 2000, 4000];
+
+/** Puts a job on the table. */
+export const open =
+  (id: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    dispatch(opening(id));
+    dispatch(tableCleared());
+    try {
+      dispatch(opened(await server.viewJob(id)));
+    } catch (error) {
+      dispatch(notOpened(sentenceOf(error)));
+    }
+  };
+
+/** Takes over what another window did to the job meanwhile. Edits that are on their way bring it along anyway. */
+export const lookAgain = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+  const { id, pending, version } = getState().openJob;
+  if (id === null || pending.length > 0) return;
+  const view = await server.viewJob(id).catch(() => null);
+  if (view && view.version !== version && getState().openJob.pending.length === 0) dispatch(opened(view));
+};
+
+/**
+ * Changes the job: at once here, and soon on the server. Edits of one gesture are undone together.
+ * An edit that would make something that is no job is refused with the core's own sentence.
+ */
+export const edit =
+  (change: JobEdit, gesture?: string): Thunk =>
+  (dispatch, getState) => {
+    const { job } = getState().openJob;
+    if (!job) return;
+    const reading = readJob(applyEdit(job, change));
+    if (!reading.ok) {
+      dispatch(noticed(reading.faults[0]!.why, "wrong"));
+      return;
+    }
+    dispatch(edited({ id: crypto.randomUUID(), gesture, edit: change }));
+    void dispatch(send());
+  };
+
+let sending: Promise<void> | null = null;
+
+/** Sends what is pending, one lot after the other; there is never more than one lot on its way. */
+const send = (): Thunk<Promise<void>> => (dispatch) =>
+  (sending ??= dispatch(sendAll()).finally(() => (sending = null)));
+
+const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
+  let silent = 0;
+  for (;;) {
+    const { id, version, pending } = getState().openJob;
+    if (id === null || pending.length === 0) return;
+    dispatch(saving(silent > 0 ? "waiting" : "saving"));
+    const lot = [...pending];
+    const ids = lot.map((sent) => sent.id);
+    try {
+      const view = await server.sendEdits(id, version, lot);
+      silent = 0;
+      dispatch(confirmed({ ids, view }));
+    } catch (error) {
+      if (getState().openJob.id !== id) return;
+      if (error instanceof NoAnswer) {
+        await new Promise((go) => setTimeout(go, PATIENCE[Math.min(silent++, PATIENCE.length - 1)]));
+        continue;
+      }
+      const current = error instanceof ServerProblem ? error.body.current : undefined;
+      if (current) {
+        // Another window was faster: its changes stay, and ours go on top of them.
+        dispatch(confirmed({ ids: [], view: current }));
+        dispatch(noticed("This job was changed in another window too. Both changes are kept, yours on top."));
+        continue;
+      }
+      const view = await server.viewJob(id).catch(() => null);
+      if (view) dispatch(confirmed({ ids, view }));
+      dispatch(noticed(sentenceOf(error), "wrong"));
+      if (!view) return;
+    }
+  }
+};
+
+/** Takes the last step back, or makes it again, once everything before it is saved. */
+export const step =
+  (way: "undo" | "redo"): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    await dispatch(send());
+    const { id, version } = getState().openJob;
+    if (id === null) return;
+    try {
+      dispatch(opened(await server[way](id, version)));
+    } catch (error) {
+      const current = error instanceof ServerProblem ? error.body.current : undefined;
+      if (current) dispatch(opened(current));
+      dispatch(noticed(sentenceOf(error), "wrong"));
+    }
+  };

@@ -1,0 +1,91 @@
+import { FileInput, Trash2, Undo2 } from "lucide-react";
+import { useRef } from "react";
+import { button } from "../../ui/button.ts";
+import { Logo } from "../../ui/Logo.tsx";
+import { JobCard } from "./JobCard.tsx";
+import { StartJob } from "./StartJob.tsx";
+import { useJobs } from "./useJobs.ts";
+
+/** What is on the go, and where a job is started. */
+export function JobsView() {
+  const { jobs, bin, showsBin, failure, showBin, start, importFile, act } = useJobs();
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <div className="min-h-screen">
+      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
+        <Logo />
+        <strong className="text-[15px] font-[680]">Wide Quilt</strong>
+        <span aria-hidden className="text-edge">
+          /
+        </span>
+        <h1 className="font-semibold">Jobs</h1>
+        <span className="grow" />
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          aria-label="Job file"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            event.target.value = "";
+            if (chosen) void importFile(chosen);
+          }}
+        />
+        <button type="button" className={button.plain} onClick={() => file.current?.click()}>
+          <FileInput size={16} aria-hidden />
+          Open a job file
+        </button>
+        <button
+          type="button"
+          className={button.plain}
+          aria-pressed={showsBin}
+          onClick={() => showBin(!showsBin)}
+        >
+          {showsBin ? <Undo2 size={16} aria-hidden /> : <Trash2 size={16} aria-hidden />}
+          {showsBin ? "Back to the jobs" : "Bin"}
+        </button>
+      </header>
+      <main className="mx-auto max-w-[1560px] px-8 pt-7 pb-16">
+        {!showsBin && <StartJob onStart={start} />}
+        <h2 className="mt-9 mb-4 text-[15px] font-semibold">{showsBin ? "In the bin" : "On the go"}</h2>
+        {failure && (
+          <p role="alert" className="mb-4 rounded-lg bg-wrong-soft px-4 py-3 text-wrong">
+            {failure}
+          </p>
+        )}
+        {showsBin ? (
+          <JobGrid
+            jobs={bin}
+            empty="The bin is empty. Jobs that you put here can be taken out again."
+            act={act}
+          />
+        ) : (
+          <JobGrid
+            jobs={jobs}
+            empty="Nothing is on the go yet. Start a job above, or open a job file."
+            act={act}
+          />
+        )}
+      </main>
+    </div>
+  );
+}
+
+type JobGridProps = Pick<ReturnType<typeof useJobs>, "act"> & {
+  jobs: ReturnType<typeof useJobs>["jobs"];
+  empty: string;
+};
+
+function JobGrid({ jobs, empty, act }: JobGridProps) {
+  if (jobs === null) return <p className="text-ink-3">Looking …</p>;
+  if (jobs.length === 0) return <p className="text-ink-2">{empty}</p>;
+  return (
+    <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-6">
+      {jobs.map((summary) => (
+        <JobCard key={summary.id} summary={summary} act={act} />
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,103 @@
+import { ArrowLeft } from "lucide-react";
+import { useEffect, useState } from "react";
+import { Link, useParams } from "react-router";
+import type { Job } from "@wide-quilt/core";
+import type { Format } from "@wide-quilt/server/contract";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { open } from "../../table/edits.ts";
+import { selectSheets } from "../../table/sheets.ts";
+import { button } from "../../ui/button.ts";
+import { Logo } from "../../ui/Logo.tsx";
+import { HowCard } from "./HowCard.tsx";
+import { ProofPane } from "./ProofPane.tsx";
+import { RunsCard } from "./RunsCard.tsx";
+import { Gate } from "./Gate.tsx";
+import { useProof } from "./useProof.ts";
+import { useRuns } from "./useRuns.ts";
+
+/** How a job is written. */
+export interface How {
+  format: Format;
+  quality: number;
+}
+
+/** What comes out: the true pixels, the file, and what was written so far. */
+export function PressView() {
+  const { id } = useParams();
+  const dispatch = useAppDispatch();
+  const { job, id: openId, failure } = useAppSelector((state) => state.openJob);
+  useEffect(() => {
+    if (id && id !== openId) void dispatch(open(id));
+  }, [dispatch, id, openId]);
+  useEffect(() => {
+    document.title = job ? `Press: ${job.name} – Wide Quilt` : "Press – Wide Quilt";
+  }, [job]);
+  if (failure) {
+    return (
+      <main className="mx-auto max-w-md px-6 py-24">
+        <p role="alert" className="mb-4 text-lg">
+          {failure}
+        </p>
+        <Link to="/" className="font-semibold text-accent underline underline-offset-4">
+          Go to your jobs
+        </Link>
+      </main>
+    );
+  }
+  if (!job || openId !== id || !id)
+    return <p className="px-6 py-24 text-center text-ink-3">Getting the sheets ready …</p>;
+  return <Press id={id} job={job} />;
+}
+
+function Press({ id, job }: { id: string; job: Job }) {
+  const sheets = useAppSelector(selectSheets);
+  const saved = useAppSelector((state) => state.openJob.pending.length === 0);
+  const version = useAppSelector((state) => state.openJob.version);
+  const [how, setHow] = useState<How>({ format: "jpeg", quality: 92 });
+  const [sheet, setSheet] = useState(1);
+  const proof = useProof(id, saved && sheets.length > 0 ? { ...how, sheet } : null, version);
+  const runs = useRuns(id);
+  return (
+    <div className="grid h-screen min-h-[560px] grid-rows-[48px_minmax(0,1fr)] overflow-hidden">
+      <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
+        <Link to="/" aria-label="Wide Quilt, all jobs" className="flex items-center gap-3.5">
+          <Logo />
+          <strong className="text-[15px] font-[680]">Wide Quilt</strong>
+        </Link>
+        <nav aria-label="Where you are" className="flex min-w-0 items-center gap-3.5">
+          <Slash />
+          <Link to="/" className="hover:underline">
+            Jobs
+          </Link>
+          <Slash />
+          <Link to={`/jobs/${id}`} className="truncate hover:underline">
+            {job.name}
+          </Link>
+          <Slash />
+          <h1 className="font-semibold">Press</h1>
+        </nav>
+        <span className="grow" />
+        <Link to={`/jobs/${id}`} className={button.plain}>
+          <ArrowLeft size={15} aria-hidden /> Back to the table
+        </Link>
+      </header>
+      <main className="grid min-h-0 grid-cols-[300px_minmax(0,1fr)_300px]">
+        <HowCard job={job} sheets={sheets} how={how} onHow={setHow} proof={proof} runs={runs} />
+        <ProofPane proof={proof} sheets={sheets} sheet={sheet} onSheet={setSheet} />
+        <aside
+          aria-label="To check, and written so far"
+          className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-line bg-[#fafaf8] p-4"
+        >
+          <Gate />
+          <RunsCard runs={runs} />
+        </aside>
+      </main>
+    </div>
+  );
+}
+
+const Slash = () => (
+  <span aria-hidden className="text-edge">
+    /
+  </span>
+);

@@ -1,0 +1,101 @@
+import { ChevronLeft, ChevronRight, Keyboard, Minus, Plus } from "lucide-react";
+import { useState } from "react";
+import { UNITS, type Unit } from "@wide-quilt/core";
+import { preferred } from "../../app/preferences.ts";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { selectSheet } from "../../table/sheets.ts";
+import { sheetTurned, zoomed } from "../../table/view.ts";
+import { KeysPanel } from "./KeysPanel.tsx";
+import { TRUE_SIZE, useZoom, ZOOM_STEP } from "./table/zoom.ts";
+
+const QUIET = "rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disabled:hover:bg-transparent";
+
+/** Which sheet is shown, how large, and in which unit. */
+export function FootBar() {
+  const dispatch = useAppDispatch();
+  const sheet = useAppSelector(selectSheet);
+  const unit = useAppSelector((state) => state.preferences.unit);
+  const fits = useAppSelector((state) => state.view.zoom === "fit");
+  const zoom = useZoom();
+  const [keys, setKeys] = useState(false);
+  const number = sheet?.number ?? 0;
+  const of = sheet?.of ?? 0;
+  return (
+    <footer className="flex items-center gap-4 border-t border-line bg-white px-4 text-[12px] text-ink-2">
+      <span className="flex items-center gap-1">
+        {of > 1 && (
+          <button
+            type="button"
+            aria-label="Sheet before"
+            className={QUIET}
+            disabled={number <= 1}
+            onClick={() => dispatch(sheetTurned(number - 1))}
+          >
+            <ChevronLeft size={15} aria-hidden />
+          </button>
+        )}
+        <span>
+          Sheet <span className="measure">{number}</span> of <span className="measure">{of}</span>
+        </span>
+        {of > 1 && (
+          <button
+            type="button"
+            aria-label="Next sheet"
+            className={QUIET}
+            disabled={number >= of}
+            onClick={() => dispatch(sheetTurned(number + 1))}
+          >
+            <ChevronRight size={15} aria-hidden />
+          </button>
+        )}
+      </span>
+      <button type="button" className={`${QUIET} flex items-center gap-1.5`} onClick={() => setKeys(true)}>
+        <Keyboard size={15} aria-hidden /> Keys
+      </button>
+      <span className="grow" />
+      <button
+        type="button"
+        className={`${QUIET} ${fits ? "font-semibold text-accent" : ""}`}
+        aria-pressed={fits}
+        onClick={() => dispatch(zoomed("fit"))}
+      >
+        Fit
+      </button>
+      <span className="flex items-center gap-0.5">
+        <button
+          type="button"
+          aria-label="Smaller"
+          className={QUIET}
+          onClick={() => dispatch(zoomed(zoom.scale / ZOOM_STEP))}
+        >
+          <Minus size={14} aria-hidden />
+        </button>
+        <span className="measure w-12 text-center">{zoom.percent}</span>
+        <button
+          type="button"
+          aria-label="Larger"
+          className={QUIET}
+          onClick={() => dispatch(zoomed(zoom.scale * ZOOM_STEP))}
+        >
+          <Plus size={14} aria-hidden />
+        </button>
+      </span>
+      <button type="button" className={QUIET} onClick={() => dispatch(zoomed(TRUE_SIZE))}>
+        True size
+      </button>
+      <label className="flex items-center gap-1.5">
+        Units
+        <select
+          className="measure rounded border border-edge bg-white px-1 py-0.5"
+          value={unit}
+          onChange={(event) => dispatch(preferred({ unit: event.target.value as Unit }))}
+        >
+          {UNITS.map((name) => (
+            <option key={name}>{name}</option>
+          ))}
+        </select>
+      </label>
+      <KeysPanel open={keys} onOpen={() => setKeys(true)} onClose={() => setKeys(false)} />
+    </footer>
+  );
+}

@@ -1,0 +1,120 @@
+import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Job } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { edit, step } from "../../table/edits.ts";
+import { selectToCheck } from "../../table/sheets.ts";
+import { button } from "../../ui/button.ts";
+import { Logo } from "../../ui/Logo.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { when } from "../../words/words.ts";
+import { TO_CHECK } from "./CheckList.tsx";
+
+/** Where one is, whether it is saved, what can be taken back, and the way to the press. */
+export function HeadBar({ job }: { job: Job }) {
+  const { id, undo, redo } = useAppSelector((state) => state.openJob);
+  const found = useAppSelector(selectToCheck).length;
+  const dispatch = useAppDispatch();
+  return (
+    <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
+      <Link to="/" aria-label="Wide Quilt, all jobs" className="flex items-center gap-3.5">
+        <Logo />
+        <strong className="text-[15px] font-[680] max-[1100px]:sr-only">Wide Quilt</strong>
+      </Link>
+      <nav aria-label="Where you are" className="flex min-w-0 items-center gap-3.5">
+        <Slash />
+        <Link to="/" className="hover:underline">
+          Jobs
+        </Link>
+        <Slash />
+        <JobName job={job} />
+      </nav>
+      <SavedState />
+      <span className="grow" />
+      <button
+        type="button"
+        className={button.plain}
+        disabled={undo === null}
+        title={undo ? `Undo: ${undo} (Ctrl Z)` : "Nothing to undo"}
+        onClick={() => void dispatch(step("undo"))}
+      >
+        <Undo2 size={15} aria-hidden /> Undo
+      </button>
+      <button
+        type="button"
+        className={button.plain}
+        disabled={redo === null}
+        title={redo ? `Redo: ${redo} (Ctrl Shift Z)` : "Nothing to redo"}
+        onClick={() => void dispatch(step("redo"))}
+      >
+        <Redo2 size={15} aria-hidden /> Redo
+      </button>
+      {found > 0 && (
+        <button
+          type="button"
+          className={button.look}
+          onClick={() => document.getElementById(TO_CHECK)?.scrollIntoView({ block: "nearest" })}
+        >
+          <TriangleAlert size={15} aria-hidden />
+          {found === 1 ? "1 thing to check" : `${found} things to check`}
+        </button>
+      )}
+      <Link to={`/jobs/${id}/press`} className={button.main}>
+        Print or export
+      </Link>
+    </header>
+  );
+}
+
+const Slash = () => (
+  <span aria-hidden className="text-edge">
+    /
+  </span>
+);
+
+function JobName({ job }: { job: Job }) {
+  const [renames, setRenames] = useState(false);
+  const dispatch = useAppDispatch();
+  if (renames) {
+    return (
+      <NameField
+        name={job.name}
+        className="w-72"
+        onDone={(name) => {
+          setRenames(false);
+          if (name !== null) dispatch(edit({ do: "rename", name }));
+        }}
+      />
+    );
+  }
+  return (
+    <h1 className="min-w-0">
+      <button
+        type="button"
+        title="Rename"
+        className="max-w-full truncate rounded px-1 font-semibold hover:bg-chrome"
+        onClick={() => setRenames(true)}
+      >
+        {job.name}
+      </button>
+    </h1>
+  );
+}
+
+function SavedState() {
+  const { saving, changedAt } = useAppSelector((state) => state.openJob);
+  const text = {
+    saved: `saved ${when(changedAt)}`,
+    saving: "saving …",
+    waiting: "not saved: the server does not answer, trying again",
+  }[saving];
+  return (
+    <span
+      role="status"
+      className={`shrink-0 text-[12.5px] ${saving === "waiting" ? "font-semibold text-wrong" : "text-ink-3"}`}
+    >
+      {text}
+    </span>
+  );
+}

@@ -1,0 +1,83 @@
+import { useEffect } from "react";
+import { Link, useParams } from "react-router";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { lookAgain, open } from "../../table/edits.ts";
+import { selectJob } from "../../table/sheets.ts";
+import { CellCard } from "./CellCard.tsx";
+import { CheckList } from "./CheckList.tsx";
+import { FootBar } from "./FootBar.tsx";
+import { HeadBar } from "./HeadBar.tsx";
+import { Stash } from "./stash/Stash.tsx";
+import { SumsLine } from "./SumsLine.tsx";
+import { Table } from "./table/Table.tsx";
+import { Ticket } from "./ticket/Ticket.tsx";
+import { useKeys } from "./useKeys.ts";
+
+/** The sheet on the table: ticket above, photos at the left, the selected cell's card at the right. */
+export function TableView() {
+  const { id } = useParams();
+  const dispatch = useAppDispatch();
+  const job = useAppSelector(selectJob);
+  const failure = useAppSelector((state) => state.openJob.failure);
+  useEffect(() => {
+    if (id) void dispatch(open(id));
+    const again = () => document.visibilityState === "visible" && void dispatch(lookAgain());
+    document.addEventListener("visibilitychange", again);
+    window.addEventListener("focus", again);
+    return () => {
+      document.removeEventListener("visibilitychange", again);
+      window.removeEventListener("focus", again);
+    };
+  }, [dispatch, id]);
+  useStayWhileUnsaved();
+  useKeys();
+  useEffect(() => {
+    document.title = job ? `${job.name} – Wide Quilt` : "Wide Quilt";
+  }, [job]);
+
+  if (failure) {
+    return (
+      <main className="mx-auto max-w-md px-6 py-24">
+        <p role="alert" className="mb-4 text-lg">
+          {failure}
+        </p>
+        <Link to="/" className="font-semibold text-accent underline underline-offset-4">
+          Go to your jobs
+        </Link>
+      </main>
+    );
+  }
+  if (!job) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
+  return (
+    <div className="grid h-screen min-h-[560px] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-hidden">
+      <HeadBar job={job} />
+      <section aria-label="Ticket" className="border-b border-line bg-white px-5 pt-3 pb-2.5">
+        <Ticket job={job} />
+        <SumsLine />
+      </section>
+      <main className="grid min-h-0 grid-cols-[204px_minmax(0,1fr)_272px]">
+        <Stash job={job} />
+        <Table />
+        <aside
+          aria-label="Selected cell and things to check"
+          className="overflow-y-auto border-l border-line bg-[#fafaf8] p-3.5"
+        >
+          <CellCard job={job} />
+          <CheckList />
+        </aside>
+      </main>
+      <FootBar />
+    </div>
+  );
+}
+
+/** Asks before the page is left while the server has not taken in everything. */
+function useStayWhileUnsaved() {
+  const unsaved = useAppSelector((state) => state.openJob.pending.length > 0);
+  useEffect(() => {
+    if (!unsaved) return;
+    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", stay);
+    return () => window.removeEventListener("beforeunload", stay);
+  }, [unsaved]);
+}

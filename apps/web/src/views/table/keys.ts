@@ -1,0 +1,43 @@
+/** Every key of the table, as it is shown in the list of keys. */
+export const KEYS: readonly { where: string; keys: readonly { press: string[]; does: string }[] }[] = [
+  {
+    where: "Everywhere on the table",
+    keys: [
+      { press: ["Ctrl Z"], does: "Undo" },
+      { press: ["Ctrl Shift Z", "Ctrl Y"], does: "Redo" },
+      { press: ["Ctrl P"], does: "Print or export" },
+      { press: ["?"], does: "This list" },
+      { press: ["[", "]"], does: "Sheet before, next sheet" },
+      { press: ["0"], does: "Fit the sheet in the window" },
+      { press: ["1"], does: "True size" },
+      { press: ["+", "−"], does: "Larger, smaller; also Ctrl and the wheel" },
+    ],
+  },
+  {
+    where: "On a cell",
+    keys: [
+      { press: ["← ↑ → ↓"], does: "Go to the neighbour" },
+      { press: ["Shift ← ↑ → ↓"], does: "Move the photo by half a millimetre, with Alt by a tenth" },
+      { press: [".", ","], does: "Photo larger, smaller; also the wheel" },
+      { press: ["F", "W"], does: "Fill the cell, show the whole photo" },
+      { press: ["R"], does: "Turn the photo a quarter clockwise" },
+      { press: ["Backspace"], does: "Back to computed" },
+      { press: ["Esc"], does: "Let go of the cell" },
+    ],
+  },
+  {
+    where: "On a photo at the left",
+    keys: [
+      { press: ["Enter"], does: "Put it in all cells" },
+      { press: ["Space"], does: "Choose it" },
+      { press: ["Delete"], does: "Take it out of the job" },
+    ],
+  },
+  {
+    where: "In a field for a length",
+    keys: [
+      { press: ["↑ ↓"], does: "A step more, less; with Shift ten, with Alt a tenth" },
+      { press: ["Enter"], does: "Take what was typed: 35mm, 3 1/2 in, 210mm/3 - 2mm" },
+    ],
+  },
+];

@@ -1,0 +1,109 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { JobEdit } from "@wide-quilt/core";
+import type { TakenIn } from "@wide-quilt/server/contract";
+import { server } from "../../../api/client.ts";
+import { sentenceOf } from "../../../api/problem.ts";
+import { store, useAppDispatch } from "../../../app/store.ts";
+import { edit } from "../../../table/edits.ts";
+import { photosCame } from "../../../table/openJob.ts";
+import { noticed } from "../../../table/view.ts";
+
+/** Files in one request, so that the count moves and a cancel takes effect soon. */
+const LOT = 3;
+/** Requests at a time, so that the next files come in while the last ones are looked at. */
+const LANES = 2;
+
+/** Brings photo files into the job on the table: chosen, or dropped anywhere on the page. */
+export function useArrivals() {
+  const dispatch = useAppDispatch();
+  const [arriving, setArriving] = useState<{ done: number; of: number } | null>(null);
+  const [refused, setRefused] = useState<TakenIn["refused"]>([]);
+  const abort = useRef<AbortController | null>(null);
+
+  const bring = useCallback(
+    async (files: readonly File[]) => {
+      if (files.length === 0) return;
+      const controller = (abort.current ??= new AbortController());
+      const jobId = store.getState().openJob.id;
+      const gesture = crypto.randomUUID();
+      setArriving((now) => ({ done: now?.done ?? 0, of: (now?.of ?? 0) + files.length }));
+      setRefused([]);
+      const lots = Array.from({ length: Math.ceil(files.length / LOT) }, (_, i) =>
+        files.slice(i * LOT, (i + 1) * LOT),
+      );
+      const lane = async () => {
+        for (let lot = lots.shift(); lot; lot = lots.shift()) {
+          const taken = await server.addPhotos(lot, controller.signal);
+          if (store.getState().openJob.id !== jobId) return;
+          const length = lot.length;
+          setArriving((now) => now && { ...now, done: now.done + length });
+          setRefused((before) => [...before, ...taken.refused]);
+          dispatch(
+            photosCame(Object.fromEntries(taken.photos.map(({ id, name: _, ...record }) => [id, record]))),
+          );
+          for (const change of editsFor(taken)) dispatch(edit(change, gesture));
+        }
+      };
+      try {
+        await Promise.all(Array.from({ length: LANES }, lane));
+      } catch (error) {
+        lots.length = 0;
+        if (!controller.signal.aborted) dispatch(noticed(sentenceOf(error), "wrong"));
+      } finally {
+        abort.current = null;
+        setArriving(null);
+      }
+    },
+    [dispatch],
+  );
+  const isOver = useFileDrop(bring);
+  return {
+    arriving,
+    refused,
+    bring,
+    isOver,
+    cancel: () => abort.current?.abort(),
+    forgetRefused: () => setRefused([]),
+  };
+}
+
+/** New photos are added; one that has the name of a photo whose file is missing takes its place. */
+function editsFor({ photos }: TakenIn): JobEdit[] {
+  const { job, photos: here } = store.getState().openJob;
+  const missing = new Map(job?.stash.filter(({ id }) => !(id in here)).map(({ id, name }) => [name, id]));
+  const relinked: JobEdit[] = photos.flatMap(({ id, name }) => {
+    const old = missing.get(name);
+    return old === undefined || old === id ? [] : [{ do: "relink photo", photo: old, to: { id, name } }];
+  });
+  const added = photos.filter(({ name }) => !missing.has(name)).map(({ id, name }) => ({ id, name }));
+  return added.length === 0 ? relinked : [...relinked, { do: "add photos", photos: added }];
+}
+
+/** Takes files that are dropped anywhere on the page; says whether some are held over it. */
+function useFileDrop(bring: (files: readonly File[]) => Promise<void>): boolean {
+  const [isOver, setOver] = useState(false);
+  useEffect(() => {
+    const hasFiles = (event: DragEvent) => event.dataTransfer?.types.includes("Files") ?? false;
+    const onDragOver = (event: DragEvent) => {
+      if (!hasFiles(event)) return;
+      event.preventDefault();
+      setOver(true);
+    };
+    const onDragLeave = (event: DragEvent) => event.relatedTarget === null && setOver(false);
+    const onDrop = (event: DragEvent) => {
+      setOver(false);
+      if (!hasFiles(event)) return;
+      event.preventDefault();
+      void bring([...(event.dataTransfer?.files ?? [])]);
+    };
+    window.addEventListener("dragover", onDragOver);
+    window.addEventListener("dragleave", onDragLeave);
+    window.addEventListener("drop", onDrop);
+    return () => {
+      window.removeEventListener("dragover", onDragOver);
+      window.removeEventListener("dragleave", onDragLeave);
+      window.removeEventListener("drop", onDrop);
+    };
+  }, [bring]);
+  return isOver;
+}

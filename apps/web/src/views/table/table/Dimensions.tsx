@@ -1,0 +1,206 @@
+import { useState } from "react";
+import { LIMITS, um, type CellPlan, type LengthRange, type SheetPlan, type Um } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { edit } from "../../../table/edits.ts";
+import { selectJob } from "../../../table/sheets.ts";
+import { LengthField } from "../../../ui/LengthField.tsx";
+import { useWords } from "../../../words/words.ts";
+import { neighbour } from "./neighbour.ts";
+
+interface Props {
+  sheet: SheetPlan;
+  cell: CellPlan;
+  px(um: number): number;
+}
+
+/** Distance of the two rows of dimension lines from the paper, in CSS pixels. */
+const OUTER = 34;
+const INNER = 14;
+
+/**
+ * The measures of the selected cell, as on a workshop drawing: size in the outer rows, distances to the paper's edge and
+ * to the next cell in the inner ones. Size and gap can be clicked and typed into.
+ *
+ *              |<-- 35.0 -->|            outer row
+ *     |-- 77.2 --|          |2|          inner row
+ */
+export function Dimensions({ sheet, cell, px }: Props) {
+  const job = useAppSelector(selectJob);
+  const words = useWords(sheet.ppi);
+  const dispatch = useAppDispatch();
+  if (!job) return null;
+  const { x, y, width, height } = cell.finished;
+  const right = neighbour(sheet.cells, cell, "ArrowRight");
+  const below = neighbour(sheet.cells, cell, "ArrowDown");
+  const lies = cell.turn % 180 !== 0;
+  const { size, gap } = job.ticket;
+  const setSide = (side: "width" | "height") => (length: Um) => {
+    const real = lies ? (side === "width" ? "height" : "width") : side;
+    dispatch(edit({ do: "ticket", change: { size: { ...size, [real]: length } } }));
+  };
+  const setGap = (length: Um) => dispatch(edit({ do: "ticket", change: { gap: length } }));
+  const common = { px, words };
+  return (
+    <>
+      <svg
+        aria-hidden
+        className="pointer-events-none absolute top-0 left-0 overflow-visible"
+        width={1}
+        height={1}
+      >
+        <Line along="x" from={px(x)} to={px(x + width)} at={-OUTER} strong />
+        <Line along="y" from={px(y)} to={px(y + height)} at={-OUTER} strong />
+        {x > 0 && <Line along="x" from={0} to={px(x)} at={-INNER} />}
+        {y > 0 && <Line along="y" from={0} to={px(y)} at={-INNER} />}
+        {right && <Line along="x" from={px(x + width)} to={px(right.finished.x)} at={-INNER} />}
+        {below && <Line along="y" from={px(y + height)} to={px(below.finished.y)} at={-INNER} />}
+      </svg>
+      <Measure
+        {...common}
+        label="Width"
+        along="x"
+        at={-OUTER}
+        from={x}
+        to={um(x + width)}
+        range={LIMITS.piece}
+        onType={setSide("width")}
+      />
+      <Measure
+        {...common}
+        label="Height"
+        along="y"
+        at={-OUTER}
+        from={y}
+        to={um(y + height)}
+        range={LIMITS.piece}
+        onType={setSide("height")}
+      />
+      <Measure {...common} label="From the left edge" along="x" at={-INNER} from={um(0)} to={x} />
+      <Measure {...common} label="From the top edge" along="y" at={-INNER} from={um(0)} to={y} />
+      {right && gap >= 0 && (
+        <Measure
+          {...common}
+          label="To the next cell"
+          along="x"
+          at={-INNER}
+          from={um(x + width)}
+          to={right.finished.x}
+          range={LIMITS.gap}
+          onType={setGap}
+        />
+      )}
+      {below && (
+        <Measure
+          {...common}
+          label="To the cell below"
+          along="y"
+          at={-INNER}
+          from={um(y + height)}
+          to={below.finished.y}
+          range={LIMITS.gap}
+          onType={setGap}
+        />
+      )}
+    </>
+  );
+}
+
+/** A dimension line with its two end strokes. */
+function Line({
+  along,
+  from,
+  to,
+  at,
+  strong = false,
+}: {
+  along: "x" | "y";
+  from: number;
+  to: number;
+  at: number;
+  strong?: boolean;
+}) {
+  const colour = strong ? "#34409c" : "#4a515d";
+  const end = strong ? 6 : 4;
+  const d =
+    along === "x"
+      ? `M${from} ${at}H${to}M${from} ${at - end}v${end * 2}M${to} ${at - end}v${end * 2}`
+      : `M${at} ${from}V${to}M${at - end} ${from}h${end * 2}M${at - end} ${to}h${end * 2}`;
+  return <path d={d} stroke={colour} strokeWidth={strong ? 1.3 : 1} fill="none" />;
+}
+
+interface MeasureProps {
+  label: string;
+  along: "x" | "y";
+  at: number;
+  from: Um;
+  to: Um;
+  px(um: number): number;
+  words: ReturnType<typeof useWords>;
+  range?: LengthRange;
+  onType?(length: Um): void;
+}
+
+/** Shorter than its figure, a line has it beside itself. */
+const SHORT = 30;
+
+/** The figure of a dimension line. */
+function Measure({ label, along, at, from, to, px, words, range, onType }: MeasureProps) {
+  const [types, setTypes] = useState(false);
+  const length = um(to - from);
+  if (length <= 0 && !onType) return null;
+  const middle = (px(from) + px(to)) / 2;
+  const short = px(length) < SHORT && at === -INNER;
+  const aside = short ? at - 16 : at;
+  const style =
+    along === "x"
+      ? { left: middle, top: short ? aside + 2 : at, transform: "translate(-50%, -50%)" }
+      : {
+          left: short ? aside + 2 : at,
+          top: middle,
+          transform: short ? "translate(-50%, -50%)" : "translate(-50%, -50%)",
+        };
+  const figure = words.figure(length, 1);
+  if (types && range && onType) {
+    return (
+      <div
+        className="absolute z-10 w-28 rounded-md bg-white p-1 shadow-lg"
+        style={style}
+        onBlur={() => setTypes(false)}
+      >
+        <LengthField
+          autoFocus
+          hideLabel
+          label={label}
+          value={length}
+          range={range}
+          words={words}
+          onChange={(typed) => {
+            onType(typed);
+            setTypes(false);
+          }}
+        />
+      </div>
+    );
+  }
+  if (!onType) {
+    return (
+      <span className="measure pointer-events-none absolute bg-table px-1 text-[11px] text-ink" style={style}>
+        <span className="sr-only">{label} </span>
+        {figure}
+      </span>
+    );
+  }
+  const strong = at === -OUTER;
+  return (
+    <button
+      type="button"
+      title={`${label}: choose to type it`}
+      aria-label={`${label} ${figure} ${words.unit}, change`}
+      className={`measure absolute rounded px-1.5 py-px text-[11.5px] ${strong ? "bg-accent px-2.5 text-white hover:bg-accent-deep" : "bg-table text-accent underline decoration-accent/50 underline-offset-2"}`}
+      style={style}
+      onClick={() => setTypes(true)}
+    >
+      {figure}
+    </button>
+  );
+}

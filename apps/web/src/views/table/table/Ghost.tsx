@@ -1,0 +1,22 @@
+import { useId } from "react";
+import type { CellPlan } from "@wide-quilt/core";
+import { useAppSelector } from "../../../app/store.ts";
+import { pictureAttributes } from "../../../sheet/SheetPicture.tsx";
+
+/** While a photo is moved in its cell: the part that is cropped, pale around the cell. */
+export function Ghost({ cell, photo }: { cell: CellPlan; photo(id: string): string }) {
+  const id = useId();
+  const moves = useAppSelector((state) => state.openJob.held !== null);
+  const { picture, image } = cell;
+  if (!moves || !picture || cell.photo === null) return null;
+  const { placed } = picture;
+  const hole = `M${placed.x} ${placed.y}h${placed.width}v${placed.height}h${-placed.width}zM${image.x} ${image.y}h${image.width}v${image.height}h${-image.width}z`;
+  return (
+    <g opacity={0.35} clipPath={`url(#${id})`}>
+      <clipPath id={id}>
+        <path d={hole} clipRule="evenodd" />
+      </clipPath>
+      <image href={photo(cell.photo)} preserveAspectRatio="none" {...pictureAttributes(picture)} />
+    </g>
+  );
+}

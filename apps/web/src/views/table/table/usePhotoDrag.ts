@@ -1,0 +1,57 @@
+import { useRef, type PointerEvent } from "react";
+import { dragged, holdOf, onPiece, type CellPlan, type Hold, type JobEdit } from "@wide-quilt/core";
+import { store, useAppDispatch } from "../../../app/store.ts";
+import { edit } from "../../../table/edits.ts";
+import { held } from "../../../table/openJob.ts";
+import { cellSelected } from "../../../table/view.ts";
+
+/** Pixels that a press may wander and still be a press. */
+const STILL = 3;
+
+interface Drag {
+  cell: CellPlan;
+  hold: Hold;
+  from: { x: number; y: number };
+  edit: JobEdit | null;
+}
+
+/** Moves a photo inside its cell: shown while the pointer moves, one edit when it lets go, none after Escape. */
+export function usePhotoDrag(px: (um: number) => number) {
+  const dispatch = useAppDispatch();
+  const drag = useRef<Drag | null>(null);
+
+  const end = (event: PointerEvent, keep: boolean) => {
+    const done = drag.current;
+    drag.current = null;
+    if (event.currentTarget.hasPointerCapture(event.pointerId)) {
+      event.currentTarget.releasePointerCapture(event.pointerId);
+    }
+    if (done?.edit && keep) dispatch(edit(done.edit));
+    else dispatch(held(null));
+  };
+  return (cell: CellPlan) => ({
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      if (event.button !== 0) return;
+      dispatch(cellSelected(cell.key));
+      event.currentTarget.focus({ preventScroll: true });
+      const { job, photos } = store.getState().openJob;
+      const hold = job && holdOf(job, photos, cell);
+      if (!hold) return;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      drag.current = { cell, hold, from: { x: event.clientX, y: event.clientY }, edit: null };
+    },
+    onPointerMove: (event: PointerEvent<HTMLElement>) => {
+      const now = drag.current;
+      if (!now) return;
+      const right = event.clientX - now.from.x;
+      const down = event.clientY - now.from.y;
+      if (!now.edit && Math.hypot(right, down) < STILL) return;
+      const perPixel = 1000 / px(1000);
+      const { dx, dy } = onPiece(now.cell, right * perPixel, down * perPixel);
+      now.edit = { do: "shot", shot: now.cell.shot, change: dragged(now.hold, dx, dy) };
+      dispatch(held(now.edit));
+    },
+    onPointerUp: (event: PointerEvent<HTMLElement>) => drag.current && end(event, true),
+    onPointerCancel: (event: PointerEvent<HTMLElement>) => drag.current && end(event, false),
+  });
+}

@@ -1,0 +1,21 @@
+import { writeNumber } from "@wide-quilt/core";
+import { LOCALE } from "../../../app/preferences.ts";
+import { store, useAppSelector, type State } from "../../../app/store.ts";
+
+/** CSS pixels a millimetre at which a sheet is as large as it will be printed: CSS has 96 to the inch. */
+export const TRUE_SIZE = 96 / 25.4;
+
+export const ZOOM_STEP = 1.2;
+const LEAST = 0.1;
+const MOST = 60;
+
+const scaleOf = ({ view: { zoom, fitted } }: State): number =>
+  zoom === "fit" ? fitted : Math.min(Math.max(zoom, LEAST), MOST);
+
+export const currentScale = (): number => scaleOf(store.getState());
+
+/** The scale of the table, and the same in percent of true size. */
+export function useZoom(): { scale: number; percent: string } {
+  const scale = useAppSelector(scaleOf);
+  return { scale, percent: `${writeNumber((scale / TRUE_SIZE) * 100, LOCALE, 0, 0)}\u00a0%` };
+}

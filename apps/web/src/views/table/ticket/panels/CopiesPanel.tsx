@@ -1,0 +1,34 @@
+import { kindOf, LIMITS } from "@wide-quilt/core";
+import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
+import { NumberField } from "../../../../ui/NumberField.tsx";
+import type { PanelProps } from "./panel.ts";
+
+/** As many as fit, or the number that was asked for. */
+export function CopiesPanel({ job, change }: PanelProps) {
+  const { mostPerSheet } = kindOf(job).sums(job);
+  const { copies } = job.ticket;
+  const set = (next: number | "fit") => change({ do: "ticket", change: { copies: next } });
+  return (
+    <div className="flex flex-col gap-3">
+      <ChoiceList
+        label="How many"
+        value={copies === "fit" ? "fit" : "number"}
+        onChange={(choice) => set(choice === "fit" ? "fit" : Math.max(1, mostPerSheet))}
+        choices={[
+          { value: "fit", text: "As many as fit on a sheet", aside: mostPerSheet },
+          { value: "number", text: "Just this many, on as many sheets as it takes" },
+        ]}
+      />
+      {copies !== "fit" && (
+        <NumberField
+          label="Copies"
+          value={copies}
+          least={LIMITS.copies.least}
+          most={LIMITS.copies.most}
+          whole
+          onChange={set}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { useState } from "react";
+import { um, type Um } from "@wide-quilt/core";
+
+interface Props {
+  label: string;
+  value: Um;
+  most: Um;
+  step: Um;
+  onChange(length: Um, gesture: string): void;
+}
+
+/** A slider beside a length field, for trying. What it drags over is one step to undo. */
+export function LengthSlider({ label, value, most, step, onChange }: Props) {
+  const [gesture, setGesture] = useState(() => crypto.randomUUID());
+  return (
+    <input
+      type="range"
+      aria-label={label}
+      min={0}
+      max={Math.max(most, value)}
+      step={step}
+      value={value}
+      className="w-full accent-accent"
+      onPointerDown={() => setGesture(crypto.randomUUID())}
+      onChange={(event) => onChange(um(Number(event.target.value)), gesture)}
+    />
+  );
+}

@@ -1,0 +1,89 @@
+import { useState } from "react";
+import { kindOf, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
+import { LOCALE } from "../../../../app/preferences.ts";
+import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
+import type { PanelProps } from "./panel.ts";
+import { SizeFields } from "./SizeFields.tsx";
+import { writeSize } from "@wide-quilt/core";
+
+type SheetPaper = Job["sheet"]["paper"];
+
+const GROUPS = [...new Set(PAPERS.map(({ group }) => group))];
+
+/** Paper upright, as a job keeps it. */
+const kept = ({ name, width, height }: SheetPaper): SheetPaper => ({ name, width, height });
+
+const same = (a: SheetPaper | null, b: SheetPaper | null) =>
+  a !== null && b !== null && a.width === b.width && a.height === b.height && a.name === b.name;
+
+/** The paper: one that can be bought, or an own size. Changing it late costs nothing. */
+export function PaperPanel({ job, words, change }: PanelProps) {
+  const [search, setSearch] = useState("");
+  const { paper } = job.sheet;
+  const set = (next: SheetPaper, gesture?: string) =>
+    change({ do: "sheet", change: { paper: next } }, gesture);
+  const setSize = ({ width, height }: Size, gesture?: string) =>
+    set(
+      {
+        name: writeSize({ width, height }, { unit: words.unit, ppi: words.ppi, locale: LOCALE }),
+        width,
+        height,
+      },
+      gesture,
+    );
+  const wanted = search.trim().toLowerCase();
+  const found = PAPERS.filter(
+    ({ name, alias }) => wanted === "" || `${name} ${alias ?? ""}`.toLowerCase().includes(wanted),
+  );
+  return (
+    <div className="flex flex-col gap-3">
+      <SizeFields size={paper} range={LIMITS.paper} words={words} onChange={setSize} />
+      <label>
+        <span className="sr-only">Search papers</span>
+        <input
+          type="search"
+          value={search}
+          placeholder="Search: A4, 10 × 15, letter …"
+          className="w-full rounded-md border border-edge px-2 py-1.5 text-[13px] placeholder:text-ink-3"
+          onChange={(event) => setSearch(event.target.value)}
+        />
+      </label>
+      <div className="max-h-64 overflow-y-auto">
+        {GROUPS.map((group) => {
+          const papers = found.filter((one) => one.group === group);
+          return papers.length === 0 ? null : (
+            <section key={group}>
+              <h3 className="mt-2 mb-1 px-2 text-[12px] text-ink-3">{group}</h3>
+              <ChoiceList
+                label={group}
+                by={same}
+                value={paper}
+                onChange={set}
+                choices={papers.map((one) => choiceOf(one, job))}
+              />
+            </section>
+          );
+        })}
+        {found.length === 0 && (
+          <p className="px-2 py-3 text-[13px] text-ink-2">No paper of that name. Type its size above.</p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function choiceOf(paper: Paper, job: Job) {
+  const { mostPerSheet } = kindOf(job).sums({ ...job, sheet: { ...job.sheet, paper: kept(paper) } });
+  return {
+    value: kept(paper),
+    text: (
+      <>
+        <span className="measure">{paper.name}</span>
+        {paper.alias && (
+          <span className="measure ml-2 text-[12px] font-normal text-ink-3">{paper.alias}</span>
+        )}
+      </>
+    ),
+    aside: `fits ${mostPerSheet}`,
+  };
+}

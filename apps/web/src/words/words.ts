@@ -1,0 +1,56 @@
+import { useMemo } from "react";
+import {
+  writeFigure,
+  writeLength,
+  writeNumber,
+  writeSize,
+  type Size,
+  type Um,
+  type Unit,
+} from "@wide-quilt/core";
+import { LOCALE } from "../app/preferences.ts";
+import { useAppSelector } from "../app/store.ts";
+
+/** How lengths and numbers are written for this reader. */
+export interface Words {
+  unit: Unit;
+  locale: string;
+  ppi: number;
+  length(um: Um): string;
+  figure(um: Um, least?: number): string;
+  size(size: Size): string;
+  number(value: number, least?: number, most?: number): string;
+  percent(share: number): string;
+}
+
+/** The reader's words for a sheet of some ppi. */
+export function useWords(ppi = 300): Words {
+  const unit = useAppSelector((state) => state.preferences.unit);
+  return useMemo(() => {
+    const write = { unit, ppi, locale: LOCALE };
+    return {
+      ...write,
+      length: (um) => writeLength(um, write),
+      figure: (um, least = 0) => writeFigure(um, { ...write, least }),
+      size: (size) => writeSize(size, write),
+      number: (value, least = 0, most = 0) => writeNumber(value, LOCALE, least, most),
+      percent: (share) => `${writeNumber(share * 100, LOCALE, 0, 0)}\u00a0%`,
+    };
+  }, [unit, ppi]);
+}
+
+/** Bytes as people say file sizes: "1.24 MB". */
+export function fileSize(bytes: number): string {
+  const [value, unit] =
+    bytes < 1e6 ? [bytes / 1e3, "kB"] : bytes < 1e9 ? [bytes / 1e6, "MB"] : [bytes / 1e9, "GB"];
+  return `${writeNumber(value, LOCALE, 0, value < 10 ? 2 : value < 100 ? 1 : 0)}\u00a0${unit}`;
+}
+
+const time = new Intl.DateTimeFormat(LOCALE, { hour: "2-digit", minute: "2-digit" });
+const day = new Intl.DateTimeFormat(LOCALE, { day: "numeric", month: "short", year: "numeric" });
+
+/** The time of today, the day of any other. */
+export function when(iso: string): string {
+  const date = new Date(iso);
+  return date.toDateString() === new Date().toDateString() ? time.format(date) : day.format(date);
+}

@@ -1,0 +1,13 @@
+import tailwind from "@tailwindcss/vite";
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vite";
+
+export default defineConfig({
+  plugins: [react(), tailwind()],
+  build: { target: "es2023", sourcemap: true },
+  server: {
+    host: "127.0.0.1",
+    port: 5173,
+    proxy: { "/api": { target: "http://127.0.0.1:4178", changeOrigin: true } },
+  },
+});

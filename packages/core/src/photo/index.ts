@@ -1,0 +1,1 @@
+export { PHOTO_FORMATS, type Exposure, type PhotoFormat, type PhotoRecord } from "./record.ts";
