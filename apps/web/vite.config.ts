@@ -4,7 +4,7 @@ import { defineConfig } from "vite";
 
 export default defineConfig({
   plugins: [react(), tailwind()],
-  build: { target: "es2023", sourcemap: true },
+  build: { target: "es2023", sourcemap: true, assetsInlineLimit: 0 },
   server: {
     host: "127.0.0.1",
     port: 5173,

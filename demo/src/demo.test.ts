@@ -2,6 +2,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import sharp from "sharp";
 import { expect, it } from "vitest";
 import { arrange, check, toCheck } from "@wide-quilt/core";
 import { DEMO_PHOTOS, demoJobs, renderPhoto } from "./index.ts";
@@ -43,4 +44,9 @@ it("renders a photo with real EXIF, the same each time", async () => {
     FocalLength: 85,
     DateTimeOriginal: "2026:09:26 10:13:31",
   });
+  // Upright it is a portrait in colour: skin in the middle.
+  const { data, info } = await sharp(jpeg).autoOrient().raw().toBuffer({ resolveWithObject: true });
+  expect([info.width, info.height]).toEqual([300, 400]);
+  const [red, , blue] = data.subarray((200 * 300 + 150) * 3);
+  expect(red! - blue!).toBeGreaterThan(30);
 });

@@ -52,7 +52,7 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
       { do: "ticket", change: { copies: 8 } },
       { do: "finish", change: { outline: { width: um(200), colour: "#9a9a9a" } } },
       { do: "add photos", photos: portraits },
-      { do: "shot", shot: 1, change: { scale: 1.06, centre: { x: 0.5, y: 0.46 } } },
+      { do: "shot", shot: 1, change: { centre: { x: 0.5, y: 0.45 } } },
     ]),
   ];
 }

@@ -27,7 +27,7 @@ export async function renderPhoto(photo: DemoPhoto): Promise<Buffer> {
     { input: await grain(Math.min(GRAIN_TILE, width, height)), tile: true, blend: "soft-light" },
   ]);
   if (photo.onItsSide) {
-    const upright = await image.raw().toBuffer();
+    const upright = await image.removeAlpha().raw().toBuffer();
     image = sharp(upright, { raw }).rotate(270);
   }
   if (photo.wideGamut) image = image.withIccProfile("p3");

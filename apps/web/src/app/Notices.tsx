@@ -4,7 +4,7 @@ import { noticeClosed, type Notice } from "../table/view.ts";
 import { useAppDispatch, useAppSelector } from "./store.ts";
 
 const LOOKS = {
-  right: { icon: CircleCheck, classes: "border-right/40 text-right" },
+  right: { icon: CircleCheck, classes: "border-good/40 text-good" },
   look: { icon: Eye, classes: "border-look/40 text-look" },
   wrong: { icon: OctagonAlert, classes: "border-wrong/40 text-wrong" },
 };

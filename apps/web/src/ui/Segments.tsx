@@ -20,7 +20,7 @@ export function Segments<T extends string>({ label, choices, value, onChange }: 
         <Radio
           key={choice.value}
           value={choice.value}
-          className="flex-1 rounded-md border border-line bg-white py-1.5 text-center text-[12.5px] text-ink-2 hover:border-edge data-checked:border-accent data-checked:bg-accent-soft data-checked:font-semibold data-checked:text-accent"
+          className="flex-auto rounded-md px-1.5 border border-line bg-white py-1.5 text-center text-[12.5px] text-ink-2 hover:border-edge data-checked:border-accent data-checked:bg-accent-soft data-checked:font-semibold data-checked:text-accent"
         >
           {choice.text}
         </Radio>

@@ -2,6 +2,9 @@ import { z } from "zod";
 import type { Um } from "../length/index.ts";
 import { LIMITS, type LengthRange } from "./limits.ts";
 
+// Compiled checks need eval, which the pages' content security policy rightly forbids.
+z.config({ jitless: true });
+
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
 export const JOB_VERSION = 1;
 

@@ -8,7 +8,7 @@ export function Gate() {
   const found = useAppSelector(selectToCheck).length;
   if (found === 0) {
     return (
-      <p className="flex items-start gap-2 rounded-lg bg-right-soft px-3 py-2.5 text-[13px] text-right">
+      <p className="flex items-start gap-2 rounded-lg bg-good-soft px-3 py-2.5 text-[13px] text-good">
         <CircleCheck size={16} className="mt-0.5 shrink-0" aria-hidden />
         Nothing on these sheets would spoil the print.
       </p>

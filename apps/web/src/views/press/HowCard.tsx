@@ -125,8 +125,8 @@ export function HowCard({ job, sheets, how, onHow, proof, runs }: Props) {
           <FileDown size={16} aria-hidden />
           {sheets.length > 1 ? `Write ${sheets.length} sheets` : "Write the file"}
         </button>
-        <p className="text-[12px] break-all text-ink-2">
-          Into {runs.folder}. Nothing that is there is overwritten.
+        <p className="text-[12px] text-ink-2">
+          Into <span className="break-all">{runs.folder}</span>. Nothing that is there is overwritten.
         </p>
       </div>
     </section>

@@ -67,7 +67,7 @@ function RunLine({
   return (
     <li className="flex flex-col gap-2 rounded-lg border border-line bg-white p-3 text-[12.5px]">
       <p className="flex gap-2">
-        <CircleCheck size={15} aria-hidden className="mt-0.5 shrink-0 text-right" />
+        <CircleCheck size={15} aria-hidden className="mt-0.5 shrink-0 text-good" />
         <span className="min-w-0">
           <span className="sr-only">Written: </span>
           <b className="font-semibold break-all">{first?.name}</b>

@@ -11,7 +11,7 @@ export const TO_CHECK = "to-check";
 const LEVELS = {
   wrong: { icon: OctagonAlert, classes: "text-wrong", word: "Wrong" },
   look: { icon: TriangleAlert, classes: "text-[#8a6a00]", word: "Look" },
-  right: { icon: CircleCheck, classes: "text-right", word: "Right" },
+  right: { icon: CircleCheck, classes: "text-good", word: "Right" },
 };
 
 /** What would spoil the print, each with its reason, its place and one button that mends it. */

@@ -8,7 +8,7 @@ import { selectCell, selectUses } from "../../../table/sheets.ts";
 import { photoChosen } from "../../../table/view.ts";
 import { button } from "../../../ui/button.ts";
 import { Progress } from "../../../ui/Progress.tsx";
-import { PHOTO_DRAG } from "./drag.ts";
+import { PHOTO_DRAG, PHOTO_FILES } from "./drag.ts";
 import { useArrivals } from "./useArrivals.ts";
 
 /** From this many photos on, searching is worth a field. */
@@ -65,6 +65,7 @@ export function Stash({ job }: { job: Job }) {
         {refused.length > 0 && <Refused refused={refused} onClose={forgetRefused} />}
         <input
           ref={chooser}
+          id={PHOTO_FILES}
           type="file"
           multiple
           accept={ACCEPTED}

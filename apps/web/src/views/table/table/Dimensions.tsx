@@ -30,10 +30,10 @@ export function Dimensions({ sheet, cell, px }: Props) {
   const dispatch = useAppDispatch();
   if (!job) return null;
   const { x, y, width, height } = cell.finished;
-  const right = neighbour(sheet.cells, cell, "ArrowRight");
+  const rightward = neighbour(sheet.cells, cell, "ArrowRight");
   const below = neighbour(sheet.cells, cell, "ArrowDown");
   const lies = cell.turn % 180 !== 0;
-  const { size, gap } = job.ticket;
+  const { size } = job.ticket;
   const setSide = (side: "width" | "height") => (length: Um) => {
     const real = lies ? (side === "width" ? "height" : "width") : side;
     dispatch(edit({ do: "ticket", change: { size: { ...size, [real]: length } } }));
@@ -52,7 +52,7 @@ export function Dimensions({ sheet, cell, px }: Props) {
         <Line along="y" from={px(y)} to={px(y + height)} at={-OUTER} strong />
         {x > 0 && <Line along="x" from={0} to={px(x)} at={-INNER} />}
         {y > 0 && <Line along="y" from={0} to={px(y)} at={-INNER} />}
-        {right && <Line along="x" from={px(x + width)} to={px(right.finished.x)} at={-INNER} />}
+        {rightward && <Line along="x" from={px(x + width)} to={px(rightward.finished.x)} at={-INNER} />}
         {below && <Line along="y" from={px(y + height)} to={px(below.finished.y)} at={-INNER} />}
       </svg>
       <Measure
@@ -77,14 +77,14 @@ export function Dimensions({ sheet, cell, px }: Props) {
       />
       <Measure {...common} label="From the left edge" along="x" at={-INNER} from={um(0)} to={x} />
       <Measure {...common} label="From the top edge" along="y" at={-INNER} from={um(0)} to={y} />
-      {right && gap >= 0 && (
+      {rightward && (
         <Measure
           {...common}
           label="To the next cell"
           along="x"
           at={-INNER}
           from={um(x + width)}
-          to={right.finished.x}
+          to={rightward.finished.x}
           range={LIMITS.gap}
           onType={setGap}
         />
@@ -140,31 +140,29 @@ interface MeasureProps {
   onType?(length: Um): void;
 }
 
-/** Shorter than its figure, a line has it beside itself. */
-const SHORT = 30;
+/** Shorter than its figure, a line has it behind its end. */
+const SHORT = 34;
+
+function placeOf(along: "x" | "y", at: number, from: number, to: number, short: boolean) {
+  const on = short ? to + 6 : (from + to) / 2;
+  return along === "x"
+    ? { left: on, top: at, transform: short ? "translate(0, -50%)" : "translate(-50%, -50%)" }
+    : { left: at, top: on, transform: short ? "translate(-50%, 0)" : "translate(-50%, -50%)" };
+}
 
 /** The figure of a dimension line. */
 function Measure({ label, along, at, from, to, px, words, range, onType }: MeasureProps) {
   const [types, setTypes] = useState(false);
   const length = um(to - from);
   if (length <= 0 && !onType) return null;
-  const middle = (px(from) + px(to)) / 2;
   const short = px(length) < SHORT && at === -INNER;
-  const aside = short ? at - 16 : at;
-  const style =
-    along === "x"
-      ? { left: middle, top: short ? aside + 2 : at, transform: "translate(-50%, -50%)" }
-      : {
-          left: short ? aside + 2 : at,
-          top: middle,
-          transform: short ? "translate(-50%, -50%)" : "translate(-50%, -50%)",
-        };
+  const place = placeOf(along, at, px(from), px(to), short);
   const figure = words.figure(length, 1);
   if (types && range && onType) {
     return (
       <div
         className="absolute z-10 w-28 rounded-md bg-white p-1 shadow-lg"
-        style={style}
+        style={place}
         onBlur={() => setTypes(false)}
       >
         <LengthField
@@ -184,7 +182,7 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
   }
   if (!onType) {
     return (
-      <span className="measure pointer-events-none absolute bg-table px-1 text-[11px] text-ink" style={style}>
+      <span className="measure pointer-events-none absolute bg-table px-1 text-[11px] text-ink" style={place}>
         <span className="sr-only">{label} </span>
         {figure}
       </span>
@@ -197,7 +195,7 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
       title={`${label}: choose to type it`}
       aria-label={`${label} ${figure} ${words.unit}, change`}
       className={`measure absolute rounded px-1.5 py-px text-[11.5px] ${strong ? "bg-accent px-2.5 text-white hover:bg-accent-deep" : "bg-table text-accent underline decoration-accent/50 underline-offset-2"}`}
-      style={style}
+      style={place}
       onClick={() => setTypes(true)}
     >
       {figure}

@@ -6,6 +6,8 @@ import { SheetPicture } from "../../../sheet/SheetPicture.tsx";
 import { selectCell, selectSheet } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
+import { button } from "../../../ui/button.ts";
+import { PHOTO_FILES } from "../stash/drag.ts";
 import { Cells } from "./Cells.tsx";
 import { Dimensions } from "./Dimensions.tsx";
 import { Ghost } from "./Ghost.tsx";
@@ -32,8 +34,7 @@ export function Table() {
       aria-label="Table"
       className="relative min-h-0 overflow-auto bg-table"
       onPointerDown={(event) => {
-        if (event.target === event.currentTarget || event.target instanceof HTMLDivElement)
-          dispatch(cellSelected(null));
+        if (!(event.target as Element).closest("[data-cell], button, input")) dispatch(cellSelected(null));
       }}
     >
       {sheet ? (
@@ -56,6 +57,7 @@ interface SheetProps {
 function SheetOnTable({ sheet, scale, room }: SheetProps) {
   const words = useWords(sheet.ppi);
   const cell = useAppSelector(selectCell);
+  const isBare = useAppSelector((state) => state.openJob.job?.stash.length === 0);
   const px = (um: number) => (um / 1000) * scale;
   const width = px(sheet.paper.width);
   const height = px(sheet.paper.height);
@@ -75,6 +77,7 @@ function SheetOnTable({ sheet, scale, room }: SheetProps) {
           {cell && <Ghost cell={cell} photo={preview} />}
         </SheetPicture>
         <Cells sheet={sheet} px={px} />
+        {isBare && <FirstPhotos />}
         {cell && <Dimensions sheet={sheet} cell={cell} px={px} />}
       </div>
       <p
@@ -83,6 +86,27 @@ function SheetOnTable({ sheet, scale, room }: SheetProps) {
       >
         {words.size(sheet.paper)}
       </p>
+    </div>
+  );
+}
+
+/** What to do first, on the sheet of a job that has no photos yet. */
+function FirstPhotos() {
+  return (
+    <div className="pointer-events-none absolute inset-0 flex items-center justify-center">
+      <div className="pointer-events-auto flex flex-col items-center gap-3 rounded-xl bg-white px-8 py-6 text-center shadow-lg">
+        <p className="text-[16px] font-semibold">Drop your photos anywhere here</p>
+        <p className="text-[13px] text-ink-2">
+          The first one goes into all cells. The ticket above says the rest.
+        </p>
+        <button
+          type="button"
+          className={button.main}
+          onClick={() => document.getElementById(PHOTO_FILES)?.click()}
+        >
+          Choose photo files
+        </button>
+      </div>
     </div>
   );
 }

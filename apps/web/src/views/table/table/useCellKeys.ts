@@ -50,8 +50,8 @@ export function useCellKeys() {
       return done();
     }
     if (event.key === "Escape") {
-      dispatch(held(null));
-      dispatch(cellSelected(null));
+      if (store.getState().openJob.held) dispatch(held(null));
+      else dispatch(cellSelected(null));
       return done();
     }
     const change = editOf(event.key, cell);

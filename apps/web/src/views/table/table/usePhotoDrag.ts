@@ -26,7 +26,9 @@ export function usePhotoDrag(px: (um: number) => number) {
     if (event.currentTarget.hasPointerCapture(event.pointerId)) {
       event.currentTarget.releasePointerCapture(event.pointerId);
     }
-    if (done?.edit && keep) dispatch(edit(done.edit));
+    // Escape lets go of what was held, and with it of the move.
+    const stillHeld = store.getState().openJob.held !== null;
+    if (done?.edit && keep && stillHeld) dispatch(edit(done.edit));
     else dispatch(held(null));
   };
   return (cell: CellPlan) => ({
@@ -42,7 +44,7 @@ export function usePhotoDrag(px: (um: number) => number) {
     },
     onPointerMove: (event: PointerEvent<HTMLElement>) => {
       const now = drag.current;
-      if (!now) return;
+      if (!now || (now.edit && store.getState().openJob.held === null)) return;
       const right = event.clientX - now.from.x;
       const down = event.clientY - now.from.y;
       if (!now.edit && Math.hypot(right, down) < STILL) return;

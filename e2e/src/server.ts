@@ -1,0 +1,42 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { once } from "node:events";
+import { fileURLToPath } from "node:url";
+
+const MAIN = fileURLToPath(new URL("../../apps/server/dist/main.js", import.meta.url));
+
+/** A server of our own, built, over a data folder, as a person starts it. */
+export class Server {
+  private constructor(
+    private process: ChildProcess,
+    readonly data: string,
+    readonly address: string,
+  ) {}
+
+  get port(): string {
+    return new URL(this.address).port;
+  }
+
+  static async start(data: string, ...more: string[]): Promise<Server> {
+    const child = spawn(process.execPath, [MAIN, "--data", data, "--port", "0", "--empty", ...more], {
+      stdio: ["ignore", "pipe", "inherit"],
+    });
+    const address = await new Promise<string>((resolve, reject) => {
+      let said = "";
+      child.stdout!.on("data", (chunk: Buffer) => {
+        said += chunk.toString();
+        const found = /ready at (http:\S+)\//.exec(said)?.[1];
+        if (found) resolve(found);
+      });
+      child.once("exit", (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
+    });
+    return new Server(child, data, address);
+  }
+
+  /** Ends it as a power cut would. */
+  async kill(): Promise<void> {
+    if (this.process.exitCode !== null || this.process.signalCode !== null) return;
+    const gone = once(this.process, "exit");
+    this.process.kill("SIGKILL");
+    await gone;
+  }
+}

@@ -1,0 +1,94 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { test as base, expect, type Page } from "@playwright/test";
+import { Server } from "./server.ts";
+
+interface Fixtures {
+  /** A folder of this test's own. */
+  folder: string;
+  server: Server;
+  /** A page that fails the test on any error in it. */
+  table: Page;
+}
+
+/** Every test has its own server over its own folder, so that none sees what another did. */
+export const test = base.extend<Fixtures>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright wants the first argument to be a pattern
+  folder: async ({}, use) => use(mkdtempSync(join(tmpdir(), "wide-quilt-e2e-"))),
+  server: async ({ folder }, use) => {
+    const server = await Server.start(join(folder, "data"));
+    await use(server);
+    await server.kill();
+  },
+  table: async ({ page, server }, use) => {
+    const errors: string[] = [];
+    page.on("pageerror", (error) => errors.push(error.message));
+    page.on("console", (message) => {
+      if (message.type() === "error" && !/Failed to load resource/.test(message.text()))
+        errors.push(message.text());
+    });
+    await page.goto(server.address);
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Runs a measuring tool that is not ours and gives back what it printed. */
+export const measure = (tool: string, ...args: string[]): string =>
+  execFileSync(tool, args, { encoding: "utf8", maxBuffer: 1e8 });
+
+/** Starts a job "copies of one photo" and brings photo files in, as a person does. */
+export async function startCopies(page: Page, ...files: string[]): Promise<void> {
+  await page.getByRole("button", { name: /Copies of one photo/ }).click();
+  await page.getByRole("region", { name: "Ticket" }).waitFor();
+  if (files.length === 0) return;
+  await page.getByLabel("Photo files").setInputFiles(files);
+  await expect(
+    page.getByText(files.length === 1 ? "1 in this job" : `${files.length} in this job`),
+  ).toBeVisible();
+  await saved(page);
+}
+
+/** Waits until the server has taken everything in. */
+export const saved = (page: Page): Promise<void> => expect(page.getByText(/^saved /)).toBeVisible();
+
+/** The part of the ticket with this title; choosing it opens its panel. */
+export const part = (page: Page, title: string) =>
+  page.getByRole("button", { name: new RegExp(`^${title}: `) });
+
+/** The ticket, read aloud. */
+export const ticket = async (page: Page): Promise<string> =>
+  (await page.getByRole("region", { name: "Ticket" }).locator("p").first().innerText()).replaceAll(
+    "\u00a0",
+    " ",
+  );
+
+/** One figure of the line of sums. */
+export const sum = (page: Page, name: string) =>
+  page
+    .getByLabel("Sums")
+    .locator("div", { has: page.getByText(name, { exact: true }) })
+    .locator("dd");
+
+/** All cells of the sheet on the table. */
+export const cells = (page: Page) => page.getByRole("listbox", { name: /^Cells/ }).getByRole("option");
+
+export const cell = (page: Page, number: number) =>
+  page.getByRole("option", { name: new RegExp(`^Cell ${number}:`) });
+
+/** Where the photo of a cell is painted on the screen, relative to the cell, in CSS pixels. */
+export async function pictureInCell(
+  page: Page,
+  number: number,
+): Promise<{ x: number; y: number; width: number }> {
+  return page.evaluate((index) => {
+    const use = document.querySelectorAll("section[aria-label='Table'] svg svg use")[index]!;
+    const cellBox = document.querySelectorAll("[data-cell]")[index]!.getBoundingClientRect();
+    const box = use.getBoundingClientRect();
+    return { x: box.x - cellBox.x, y: box.y - cellBox.y, width: box.width };
+  }, number - 1);
+}
