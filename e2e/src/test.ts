@@ -3,7 +3,7 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, expect, type Page } from "@playwright/test";
-import { Server } from "./server.ts";
+import { Server } from "@wide-quilt/server/testing";
 
 interface Fixtures {
   /** A folder of this test's own. */

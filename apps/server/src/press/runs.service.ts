@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { existsSync } from "node:fs";
+import { existsSync, rmSync } from "node:fs";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
@@ -37,9 +37,7 @@ export class RunsService {
     @Inject(PaintPool) private readonly pool: PaintPool,
     @Inject(DataFolder) private readonly folder: DataFolder,
   ) {
-    const why =
-      "Wide Quilt was stopped in the middle of this. Nothing half-written was kept; write it again.";
-    this.db.update(runs).set({ state: "failed", why }).where(eq(runs.state, "painting")).run();
+    this.endInterrupted();
   }
 
   /** Where written files lie, for the person. */
@@ -58,7 +56,16 @@ export class RunsService {
     const createdAt = new Date();
     this.db
       .insert(runs)
-      .values({ id, jobId, job, format, quality, state: "painting", files: [], createdAt })
+      .values({
+        id,
+        jobId,
+        job,
+        format,
+        quality,
+        state: "painting",
+        files: names.map((file) => ({ name: file, bytes: 0 })),
+        createdAt,
+      })
       .run();
     const task = this.tasks.task(job, sheets, {
       format,
@@ -101,6 +108,16 @@ export class RunsService {
     return files.map(({ name }) => ({ name, path: join(this.folder.out, name) }));
   }
 
+  /** Ends what a stop of the server broke off: a run is whole or it is nothing. */
+  private endInterrupted(): void {
+    const why =
+      "Wide Quilt was stopped in the middle of this. Nothing half-written was kept; write it again.";
+    for (const { id, files } of this.db.select().from(runs).where(eq(runs.state, "painting")).all()) {
+      for (const { name } of files) rmSync(join(this.folder.out, name), { force: true });
+      this.db.update(runs).set({ state: "failed", why, files: [] }).where(eq(runs.id, id)).run();
+    }
+  }
+
   private async finish(id: string, painting: Painting, names: string[]): Promise<void> {
     const end = (values: Partial<RunRow>) =>
       this.db
@@ -114,8 +131,8 @@ export class RunsService {
     } catch (error) {
       // A run is whole or it is nothing: sheets written before it stopped are taken away again.
       await Promise.all(names.map((name) => rm(join(this.folder.out, name), { force: true })));
-      if (error instanceof Cancelled) end({ state: "cancelled" });
-      else end({ state: "failed", why: notPainted(error) });
+      if (error instanceof Cancelled) end({ state: "cancelled", files: [] });
+      else end({ state: "failed", files: [], why: notPainted(error) });
     } finally {
       this.underWay.delete(id);
     }
@@ -137,7 +154,7 @@ export class RunsService {
       state,
       progress: this.underWay.get(id)?.progress ?? null,
       why,
-      files,
+      files: state === "done" ? files : [],
       createdAt: createdAt.toISOString(),
     };
   }

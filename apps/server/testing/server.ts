@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
 import { fileURLToPath } from "node:url";
 
-const MAIN = fileURLToPath(new URL("../../apps/server/dist/main.js", import.meta.url));
+const MAIN = fileURLToPath(new URL("../dist/main.js", import.meta.url));
 
 /** A server of our own, built, over a data folder, as a person starts it. */
 export class Server {

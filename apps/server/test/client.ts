@@ -1,0 +1,61 @@
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { freshCopiesJob, type Job, type JobEdit } from "@wide-quilt/core";
+import type { JobView, ProblemBody, Run, TakenIn } from "../src/contract.ts";
+import { Server } from "../testing/server.ts";
+
+export const testFolder = (): string => mkdtempSync(join(tmpdir(), "wide-quilt-server-"));
+
+/** What a caller gets: the status and the body, read. */
+export interface Answer<T> {
+  status: number;
+  body: T;
+}
+
+/** Speaks to a server as its pages do. */
+export class Client {
+  constructor(readonly server: Server) {}
+
+  async ask<T>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
+    const form = body instanceof FormData;
+    const response = await fetch(`${this.server.address}/api${path}`, {
+      method,
+      headers: form || body === undefined ? headers : { "Content-Type": "application/json", ...headers },
+      body: form ? body : body === undefined ? undefined : JSON.stringify(body),
+    });
+    const text = await response.text();
+    return { status: response.status, body: (text === "" ? undefined : JSON.parse(text)) as T };
+  }
+
+  upload(...files: { name: string; data: Buffer }[]): Promise<Answer<TakenIn>> {
+    const form = new FormData();
+    for (const { name, data } of files) form.append("photos", new Blob([new Uint8Array(data)]), name);
+    return this.ask("POST", "/photos", form);
+  }
+
+  async importJob(job: Partial<Job> = {}): Promise<JobView> {
+    return (await this.ask<JobView>("POST", "/jobs/import", { ...freshCopiesJob("Badges"), ...job })).body;
+  }
+
+  edit(job: string, version: number, edit: JobEdit, gesture?: string, id: string = crypto.randomUUID()) {
+    return this.ask<JobView & ProblemBody>("POST", `/jobs/${job}/edits`, {
+      version,
+      edits: [{ id, gesture, edit }],
+    });
+  }
+
+  /** Waits until a run has come to its end. */
+  async ended(id: string): Promise<Run> {
+    for (;;) {
+      const { body } = await this.ask<Run>("GET", `/runs/${id}`);
+      if (body.state !== "painting") return body;
+      await new Promise((go) => setTimeout(go, 30));
+    }
+  }
+}
