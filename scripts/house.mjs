@@ -6,7 +6,8 @@ import { join, relative } from "node:path";
 import { fileURLToPath } from "node:url";
 
 export const ROOT = fileURLToPath(new URL("..", import.meta.url));
-const STAMP = join(ROOT, ".wide-quilt/built");
+/** For each program, the fingerprint of the sources that it was last built from. */
+const STAMPS = join(ROOT, ".wide-quilt/built");
 
 /** Runs a command in the house and ends this one with its code where it fails. */
 export function run(command, args, options = {}) {
@@ -28,19 +29,26 @@ export function ensureInstalled() {
   run("npm", ["ci", "--no-audit", "--no-fund"]);
 }
 
-/** Builds web, server and shell when any of their sources changed since the last build. */
-export async function ensureBuilt() {
+/** Builds those of web, server and shell whose sources changed since their last build. */
+export async function ensureBuilt(apps = ["server", "cli", "web"]) {
   const now = fingerprint();
-  const whole = ["apps/web", "apps/server", "apps/cli"].every((app) => existsSync(join(ROOT, app, "dist")));
-  if (whole && existsSync(STAMP) && readFileSync(STAMP, "utf8") === now) return;
-  console.log("Building …");
+  const stale = apps.filter((app) => !existsSync(dist(app)) || builtFrom(app) !== now);
+  if (stale.length === 0) return;
+  console.error("Building …");
   const { build } = await import("vite");
-  for (const app of ["server", "cli", "web"]) {
+  for (const app of stale) {
     await build({ root: join(ROOT, "apps", app), logLevel: "warn" });
+    mkdirSync(STAMPS, { recursive: true });
+    writeFileSync(join(STAMPS, app), now);
   }
-  mkdirSync(join(ROOT, ".wide-quilt"), { recursive: true });
-  writeFileSync(STAMP, now);
 }
+
+const dist = (app) => join(ROOT, "apps", app, "dist");
+
+const builtFrom = (app) => {
+  const stamp = join(STAMPS, app);
+  return existsSync(stamp) ? readFileSync(stamp, "utf8") : null;
+};
 
 /** Names, sizes and times of everything that goes into a build. */
 function fingerprint() {

@@ -1,3 +1,4 @@
+import { execFileSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
@@ -5,7 +6,6 @@ import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { mm } from "@wide-quilt/core";
 import type { JobView, ProblemBody, Proof, Run } from "../src/contract.ts";
-import { fileName, fileNames } from "../src/press/fileName.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -71,7 +71,6 @@ describe("the press over HTTP", () => {
       .digest("hex");
     const path = join(testFolder(), "team.zip");
     writeFileSync(path, zip);
-    const { execFileSync } = await import("node:child_process");
     const unpacked = execFileSync("python3", ["-c", UNZIP, path, "Team 03.png"], { encoding: "utf8" });
     expect(unpacked.trim()).toBe(whole);
     const pdf = await client.ended((await start(id, { format: "pdf", name: "Team" })).body.id);
@@ -122,20 +121,3 @@ describe("the press over HTTP", () => {
 
 const UNZIP =
   "import hashlib, sys, zipfile; print(hashlib.sha256(zipfile.ZipFile(sys.argv[1]).read(sys.argv[2])).hexdigest())";
-
-describe("file names", () => {
-  it.each([
-    ["Ringers’ badges", "Ringers’ badges"],
-    ["a/b\\c:d*e", "a-b-c-d-e"],
-    ["../../etc/passwd", "-..-etc-passwd"],
-    ["CON", "sheet CON"],
-    ["...", "sheet"],
-    ["dots. ", "dots"],
-  ])("makes %j a name every file system takes", (asked, name) => expect(fileName(asked)).toBe(name));
-
-  it("is never too long, and numbers so that nothing is overwritten", () => {
-    expect(Buffer.byteLength(fileName("日".repeat(300)))).toBeLessThanOrEqual(200);
-    const taken = new Set(["A 02.jpg"]);
-    expect(fileNames("A", "jpg", 2, (name) => taken.has(name))).toEqual(["A (2) 01.jpg", "A (2) 02.jpg"]);
-  });
-});

@@ -1,0 +1,42 @@
+import { writeFile } from "node:fs/promises";
+import { basename, dirname, extname, join } from "node:path";
+import { applyEdit, arrange, check, type Job } from "@wide-quilt/core";
+import { encodeSheet, fileNames, paintPdf, paintSheet, writeWhole } from "@wide-quilt/painters";
+import type { FoundPhotos } from "./photoFolder.ts";
+import { Said } from "./said.ts";
+
+export interface RenderOptions {
+  /** Ends in .jpg, .jpeg, .png or .pdf, which decides what is written. */
+  out: string;
+  ppi?: number;
+  quality: number;
+}
+
+/** Writes a job's sheets; several sheets of pixels are numbered files. Gives back the paths. */
+export async function render(job: Job, photos: FoundPhotos, options: RenderOptions): Promise<string[]> {
+  const { out, ppi, quality } = options;
+  const ending = extname(out).slice(1).toLowerCase();
+  if (!["jpg", "jpeg", "png", "pdf"].includes(ending)) {
+    throw new Said(`“${out}” must end in .jpg, .png or .pdf: that says what to write.`);
+  }
+  if (photos.missing.length > 0)
+    throw new Said(`These photos are not in the folder: ${photos.missing.join(", ")}.`);
+  const wanted = ppi === undefined ? job : applyEdit(job, { do: "sheet", change: { ppi } });
+  const sheets = arrange(wanted, photos.records);
+  if (sheets.length === 0)
+    throw new Said(check(wanted, photos.records, sheets)[0]?.sentence ?? "There is no sheet.");
+  const fileOf = (id: string) => photos.paths[id]!;
+  const count = ending === "pdf" ? 1 : sheets.length;
+  const names = fileNames(basename(out, extname(out)), ending, count, () => false);
+  const paths = names.map((name) => join(dirname(out), name));
+  if (ending === "pdf") {
+    await writeWhole(paths[0]!, (to) => paintPdf(sheets, fileOf, to, { title: job.name, date: new Date(0) }));
+    return paths;
+  }
+  const as = ending === "png" ? ({ format: "png" } as const) : ({ format: "jpeg", quality } as const);
+  for (const [i, sheet] of sheets.entries()) {
+    const file = await encodeSheet(await paintSheet(sheet, fileOf), sheet.ppi, as);
+    await writeWhole(paths[i]!, (to) => writeFile(to, file));
+  }
+  return paths;
+}
