@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
-import { fileURLToPath } from "node:url";
+import { createRequire } from "node:module";
 
-const MAIN = fileURLToPath(new URL("../dist/main.js", import.meta.url));
+const MAIN = createRequire(import.meta.url).resolve("@wide-quilt/server/dist/main.js");
 
 /** A server of our own, built, over a data folder, as a person starts it. */
 export class Server {
@@ -11,6 +11,10 @@ export class Server {
     readonly data: string,
     readonly address: string,
   ) {}
+
+  get pid(): number {
+    return this.process.pid!;
+  }
 
   get port(): string {
     return new URL(this.address).port;

@@ -1,0 +1,102 @@
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium } from "@playwright/test";
+import { applyEdit, freshCopiesJob, mm, paperById, type JobEdit } from "@wide-quilt/core";
+import { Server } from "@wide-quilt/server/testing";
+import type { JobView, TakenIn } from "@wide-quilt/server/contract";
+import { openAsBlob } from "node:fs";
+import { median } from "./measure.ts";
+
+const CELLS = 60;
+const BAR = 50;
+
+/** Dragging a photo in a sheet of 60 cells in headless Chromium, and a change of the ticket with 200. */
+export async function benchDrag(photo: string): Promise<void> {
+  const server = await Server.start(mkdtempSync(join(tmpdir(), "wide-quilt-bench-")));
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
+  try {
+    const form = new FormData();
+    form.append("photos", await openAsBlob(photo), "photo.jpg");
+    const taken = (await (
+      await fetch(`${server.address}/api/photos`, { method: "POST", body: form })
+    ).json()) as TakenIn;
+    const { id } = taken.photos[0]!;
+    const start = async (copies: number, size: [number, number]) => {
+      const a3 = paperById("a3");
+      const edits: JobEdit[] = [
+        { do: "add photos", photos: [{ id, name: "photo.jpg" }] },
+        { do: "sheet", change: { paper: { name: a3.name, width: a3.width, height: a3.height } } },
+        { do: "ticket", change: { copies, gap: mm(1), size: { width: mm(size[0]), height: mm(size[1]) } } },
+        { do: "shot", shot: 1, change: { scale: 2 } },
+      ];
+      const job = edits.reduce(applyEdit, freshCopiesJob("Bench"));
+      const answer = await fetch(`${server.address}/api/jobs/import`, {
+        method: "POST",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify(job),
+      });
+      return ((await answer.json()) as JobView).id;
+    };
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-GB" });
+    await page.goto(`${server.address}/jobs/${await start(CELLS, [30, 40])}`);
+    const cell = page.locator("[data-cell]").nth(20);
+    await cell.waitFor();
+    await page.waitForTimeout(1500);
+    const box = (await cell.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.evaluate(() => {
+      const frames: number[] = [];
+      Object.assign(window, { frames });
+      const next = (now: number) => {
+        frames.push(now);
+        requestAnimationFrame(next);
+      };
+      requestAnimationFrame(next);
+    });
+    const began = Date.now();
+    for (let i = 0; Date.now() - began < 3000; i++)
+      await page.mouse.move(x + Math.sin(i / 9) * 12, y + Math.cos(i / 9) * 12);
+    const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
+    await page.mouse.up();
+    const gaps = frames.slice(1).map((now, i) => now - frames[i]!);
+    const mean = (1000 * gaps.length) / (frames.at(-1)! - frames[0]!);
+    const late = gaps.filter((gap) => gap > 1000 / BAR + 1).length;
+    console.log(
+      `dragging a photo with ${CELLS} cells, headless Chromium, ${gaps.length} frames\n  mean ${mean.toFixed(1)} frames a second, median ${(1000 / median(gaps)).toFixed(1)}, ${late} frames later than ${1000 / BAR} ms` +
+        `\n  bar ${BAR} frames a second: ${mean >= BAR && late <= gaps.length * 0.02 ? "kept" : "NOT kept"}`,
+    );
+    await page.goto(`${server.address}/jobs/${await start(200, [20, 25])}`);
+    await page.locator("[data-cell]").nth(199).waitFor();
+    await page.waitForTimeout(1000);
+    await page.getByRole("button", { name: /^Gap between pieces/ }).click();
+    const field = page.getByLabel("Apart", { exact: true });
+    const took: number[] = [];
+    for (let i = 0; i < 20; i++) {
+      await page.evaluate(() => {
+        Object.assign(window, {
+          took: new Promise<number>((resolve) => {
+            window.addEventListener(
+              "keydown",
+              () => {
+                const pressed = performance.now();
+                requestAnimationFrame(() => resolve(performance.now() - pressed));
+              },
+              { once: true, capture: true },
+            );
+          }),
+        });
+      });
+      await field.press(i % 2 === 0 ? "Alt+ArrowUp" : "Alt+ArrowDown");
+      took.push(await page.evaluate(() => (window as unknown as { took: Promise<number> }).took));
+    }
+    console.log(
+      `a change of the ticket on the table with 200 cells: from the key to the next frame, script and layout included\n  median ${median(took).toFixed(1)} ms, worst ${Math.max(...took).toFixed(1)} ms of ${took.length}`,
+    );
+  } finally {
+    await browser.close();
+    await server.kill();
+  }
+}
