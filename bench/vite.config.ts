@@ -6,7 +6,12 @@ export default defineConfig({
     target: "node20",
     minify: false,
     rolldownOptions: {
-      input: { main: "src/main.ts", previews: "src/bare/previews.ts", sheet: "src/bare/sheet.ts" },
+      input: {
+        main: "src/main.ts",
+        "bare-previews": "src/bare/previews.ts",
+        "bare-sheet": "src/bare/sheet.ts",
+        "our-sheet": "src/ours/sheet.ts",
+      },
       output: { entryFileNames: "[name].js" },
     },
   },

@@ -6,6 +6,9 @@ import { join, relative } from "node:path";
 import { fileURLToPath } from "node:url";
 
 export const ROOT = fileURLToPath(new URL("..", import.meta.url));
+/** How the server is run: photos pass through as many short-lived buffers, which want a larger nursery. */
+export const NODE_FLAGS = ["--enable-source-maps", "--max-semi-space-size=64"];
+
 /** For each program, the fingerprint of the sources that it was last built from. */
 const STAMPS = join(ROOT, ".wide-quilt/built");
 

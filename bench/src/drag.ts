@@ -4,9 +4,9 @@ import { join } from "node:path";
 import { chromium } from "@playwright/test";
 import { applyEdit, freshCopiesJob, mm, paperById, type JobEdit } from "@wide-quilt/core";
 import { Server } from "@wide-quilt/server/testing";
-import type { JobView, TakenIn } from "@wide-quilt/server/contract";
-import { openAsBlob } from "node:fs";
+import type { JobView } from "@wide-quilt/server/contract";
 import { median } from "./measure.ts";
+import { upload } from "./upload.ts";
 
 const CELLS = 60;
 const BAR = 50;
@@ -16,12 +16,7 @@ export async function benchDrag(photo: string): Promise<void> {
   const server = await Server.start(mkdtempSync(join(tmpdir(), "wide-quilt-bench-")));
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
   try {
-    const form = new FormData();
-    form.append("photos", await openAsBlob(photo), "photo.jpg");
-    const taken = (await (
-      await fetch(`${server.address}/api/photos`, { method: "POST", body: form })
-    ).json()) as TakenIn;
-    const { id } = taken.photos[0]!;
+    const { id } = (await upload(server.address, photo)).photos[0]!;
     const start = async (copies: number, size: [number, number]) => {
       const a3 = paperById("a3");
       const edits: JobEdit[] = [

@@ -1,4 +1,4 @@
-/** `npm run bench`: our work beside a bare script that does the same, in one run. It is no test. */
+/** `npm run bench`, or `npm run bench -- core sheet previews drag`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchCore } from "./core.ts";
@@ -7,9 +7,16 @@ import { benchPreviews } from "./previews.ts";
 import { samples } from "./samples.ts";
 import { benchSheet } from "./sheet.ts";
 
+const BENCHES: Record<string, (paths: string[]) => unknown> = {
+  core: benchCore,
+  sheet: ([photo]) => benchSheet(photo!),
+  previews: benchPreviews,
+  drag: ([photo]) => benchDrag(photo!),
+};
+
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);
 const paths = await samples(resolve(".wide-quilt/bench"));
-benchCore();
-await benchSheet(paths[0]!);
-await benchPreviews(paths);
-await benchDrag(paths[0]!);
+const wanted = process.argv.slice(2);
+for (const [name, bench] of Object.entries(BENCHES)) {
+  if (wanted.length === 0 || wanted.includes(name)) await bench(paths);
+}

@@ -15,8 +15,8 @@ export function peakOf(pid: number): number {
   return Number(/VmHWM:\s+(\d+)/.exec(status)![1]) / 1024;
 }
 
-/** Runs a bare script in a process of its own; it prints its milliseconds, start-up not counted. */
-export async function bare(name: string, ...args: string[]): Promise<Measured> {
+/** Runs one of the built scripts in a process of its own; it prints its milliseconds, start-up not counted. */
+export async function alone(name: string, ...args: string[]): Promise<Measured> {
   const script = fileURLToPath(new URL(`./${name}.js`, import.meta.url));
   const child: ChildProcess = spawn(process.execPath, [script, ...args], {
     stdio: ["ignore", "pipe", "inherit"],
@@ -30,6 +30,12 @@ export async function bare(name: string, ...args: string[]): Promise<Measured> {
 }
 
 export const median = (values: number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1]!;
+
+/** The middle of several measurements, time and memory each for themselves. */
+export const middle = (all: Measured[]): Measured => ({
+  milliseconds: median(all.map(({ milliseconds }) => milliseconds)),
+  peak: median(all.map(({ peak }) => peak)),
+});
 
 /** One line of the result: ours, theirs, the ratio and the bar it has to keep under. */
 export function report(what: string, ours: Measured, theirs: Measured, bar: number): void {

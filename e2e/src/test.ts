@@ -86,9 +86,9 @@ export async function pictureInCell(
   number: number,
 ): Promise<{ x: number; y: number; width: number }> {
   return page.evaluate((index) => {
-    const use = document.querySelectorAll("section[aria-label='Table'] svg svg use")[index]!;
+    const image = document.querySelectorAll("section[aria-label='Table'] svg[role='img'] > image")[index]!;
     const cellBox = document.querySelectorAll("[data-cell]")[index]!.getBoundingClientRect();
-    const box = use.getBoundingClientRect();
+    const box = image.getBoundingClientRect();
     return { x: box.x - cellBox.x, y: box.y - cellBox.y, width: box.width };
   }, number - 1);
 }

@@ -1,9 +1,8 @@
-import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { readdir, readFile } from "node:fs/promises";
 import { join } from "node:path";
 import type { Job, PhotoId, PhotoRecord } from "@wide-quilt/core";
-import { BadPhoto, inspectPhoto } from "@wide-quilt/painters";
+import { BadPhoto, inspectPhoto, photoHash } from "@wide-quilt/painters";
 import { Said } from "./said.ts";
 
 /** The photos of a job as they were found in a folder. */
@@ -51,7 +50,7 @@ async function hashes(job: Job, folder: string): Promise<Map<string, string>> {
   for (const name of files) {
     const path = join(folder, name);
     known.set(
-      createHash("sha256")
+      photoHash()
         .update(await readFile(path))
         .digest("hex"),
       path,

@@ -21,9 +21,13 @@ export class Server {
   }
 
   static async start(data: string, ...more: string[]): Promise<Server> {
-    const child = spawn(process.execPath, [MAIN, "--data", data, "--port", "0", "--empty", ...more], {
-      stdio: ["ignore", "pipe", "inherit"],
-    });
+    const child = spawn(
+      process.execPath,
+      ["--max-semi-space-size=64", MAIN, "--data", data, "--port", "0", "--empty", ...more],
+      {
+        stdio: ["ignore", "pipe", "inherit"],
+      },
+    );
     const address = await new Promise<string>((resolve, reject) => {
       let said = "";
       child.stdout!.on("data", (chunk: Buffer) => {

@@ -15,14 +15,19 @@ const lane = async () => {
       .raw()
       .toBuffer({ resolveWithObject: true });
     const raw = { width: info.width, height: info.height, channels: info.channels };
-    const [small, large] = await Promise.all([
+    const [small, medium, large] = await Promise.all([
       sharp(data, { raw })
         .resize({ width: 320, height: 320, fit: "inside" })
+        .jpeg({ quality: 82 })
+        .toBuffer(),
+      sharp(data, { raw })
+        .resize({ width: 800, height: 800, fit: "inside" })
         .jpeg({ quality: 82 })
         .toBuffer(),
       sharp(data, { raw }).jpeg({ quality: 82 }).toBuffer(),
     ]);
     writeFileSync(join(folder, `${i}-320.jpg`), small);
+    writeFileSync(join(folder, `${i}-800.jpg`), medium);
     writeFileSync(join(folder, `${i}-1600.jpg`), large);
   }
 };

@@ -5,7 +5,7 @@
 export * from "./photo/index.ts";
 export * from "./progress.ts";
 export { fileName, fileNames } from "./file/fileName.ts";
-export { flush, temporaryBeside, UNFINISHED, writeWhole } from "./file/atomic.ts";
+export { flush, temporaryBeside, UNFINISHED, writeForNow, writeWhole } from "./file/atomic.ts";
 export { paintSheet } from "./pixels/paint.ts";
 export { encodeSheet, JPEG_SIDE, type PixelFormat } from "./pixels/encode.ts";
 export type { SheetPixels } from "./pixels/canvas.ts";

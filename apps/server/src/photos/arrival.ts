@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from "node:crypto";
+import { randomUUID } from "node:crypto";
 import { createWriteStream } from "node:fs";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
@@ -6,13 +6,13 @@ import { Transform, type TransformCallback } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import type { Request } from "express";
 import type { StorageEngine } from "multer";
-import { PHOTO_LIMITS } from "@wide-quilt/painters";
+import { photoHash, PHOTO_LIMITS } from "@wide-quilt/painters";
 
 /** A file that has come in whole and waits to be looked at. */
 export interface Arrival {
   path: string;
-  /** SHA-256 of its bytes, in hexadecimal. */
-  sha256: string;
+  /** The hash of its bytes, in hexadecimal: the photo's id. */
+  hash: string;
   /** Set when there were more bytes than are read; the file is cut off then. */
   tooLarge: boolean;
 }
@@ -39,7 +39,7 @@ export class ArrivalStorage<T> implements StorageEngine {
     const meter = new Meter();
     pipeline(file.stream, meter, createWriteStream(path, { highWaterMark: 1 << 20 })).then(
       () => {
-        const arrival = { path, sha256: meter.digest(), tooLarge: meter.tooLarge };
+        const arrival = { path, hash: meter.digest(), tooLarge: meter.tooLarge };
         const outcome = this.handOn(arrival).finally(() => rm(path, { force: true }));
         // Awaited once all files are in; until then a refusal must not count as unhandled.
         outcome.catch(() => undefined);
@@ -58,7 +58,7 @@ export class ArrivalStorage<T> implements StorageEngine {
 class Meter extends Transform {
   tooLarge = false;
   private bytes = 0;
-  private readonly hash = createHash("sha256");
+  private readonly hash = photoHash();
 
   override _transform(chunk: Buffer, _encoding: BufferEncoding, done: TransformCallback): void {
     this.bytes += chunk.length;

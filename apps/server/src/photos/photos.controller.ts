@@ -2,7 +2,7 @@ import { Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Request, Response } from "express";
 import multer from "multer";
-import { BadPhoto, PREVIEW_SIZES, type PreviewSize } from "@wide-quilt/painters";
+import { BadPhoto, PREVIEW_SIZES } from "@wide-quilt/painters";
 import type { TakenIn } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
@@ -19,7 +19,7 @@ export class PhotosController {
 
   constructor(
     @Inject(PhotosService) private readonly photos: PhotosService,
-    @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(DataFolder) folder: DataFolder,
   ) {
     const storage = new ArrivalStorage(folder.arriving, (arrival) => photos.takeIn(arrival));
     this.receive = multer({ storage, limits: { files: MOST_FILES } }).array("photos");
@@ -53,25 +53,22 @@ export class PhotosController {
   }
 
   @Get(":id/preview/:size")
-  @ApiOperation({ summary: "A preview, upright sRGB JPEG; size is its longest side in pixels, 320 or 1600" })
-  preview(@Param("id") id: string, @Param("size") size: string, @Res() response: Response): void {
+  @ApiOperation({
+    summary: "A preview, upright sRGB JPEG; size is its longest side in pixels: 320, 800 or 1600",
+  })
+  async preview(
+    @Param("id") id: string,
+    @Param("size") size: string,
+    @Res() response: Response,
+  ): Promise<void> {
     const known = PREVIEW_SIZES.find((candidate) => String(candidate) === size);
-    if (!known || !/^[0-9a-f]{64}$/.test(id)) throw noSuchPhoto();
-    this.send(response, id, known);
-  }
-
-  private send(response: Response, id: string, size: PreviewSize): void {
+    const path = known && /^[0-9a-f]{64}$/.test(id) ? await this.photos.preview(id, known) : null;
+    if (path === null) throw Problem.notFound("photo", "This photo is not here. Drop its file in again.");
     // A photo's id is the hash of its bytes, so its preview never changes.
     const headers = { "Content-Type": "image/jpeg", "Cache-Control": "private, max-age=31536000, immutable" };
-    response.sendFile(this.folder.preview(id, size), { headers, dotfiles: "allow" }, (error) => {
-      if (error && !response.headersSent) {
-        response.status(404).type("application/problem+json").send(JSON.stringify(noSuchPhoto().body()));
-      }
-    });
+    response.sendFile(path, { headers, dotfiles: "allow" });
   }
 }
-
-const noSuchPhoto = () => Problem.notFound("photo", "This photo is not here. Drop its file in again.");
 
 /** The name as it was sent: multipart names are UTF-8, which the parser hands on byte by byte. */
 const nameOf = ({ originalname }: Express.Multer.File): string =>

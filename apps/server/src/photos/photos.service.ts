@@ -1,9 +1,9 @@
 import { existsSync } from "node:fs";
-import { mkdir, rename, writeFile } from "node:fs/promises";
+import { mkdir, rename, stat } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import type { PhotoRecord } from "@wide-quilt/core";
-import { eq, inArray } from "drizzle-orm";
+import { eq, inArray, sql } from "drizzle-orm";
 import {
   BadPhoto,
   flush,
@@ -11,7 +11,8 @@ import {
   makePreviews,
   PHOTO_LIMITS,
   PREVIEW_SIZES,
-  writeWhole,
+  writeForNow,
+  type PreviewSize,
 } from "@wide-quilt/painters";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
@@ -36,25 +37,42 @@ export class PhotosService {
    * Looks at a file that came in, makes its previews and keeps it. A file that is already kept is not kept twice.
    * Throws BadPhoto.
    */
-  takeIn({ path, sha256, tooLarge }: Arrival): Promise<string> {
-    return this.queue.run(async () => {
-      if (tooLarge) {
-        throw new BadPhoto(
-          `The file is larger than ${PHOTO_LIMITS.bytes / 1024 ** 2} MB, the most that is read. Save it smaller.`,
-        );
-      }
-      if (this.isKept(sha256)) return sha256;
-      const record = await inspectPhoto(path);
-      const previews = await makePreviews(path);
-      await Promise.all(
-        PREVIEW_SIZES.map((size) =>
-          writeWhole(this.folder.preview(sha256, size), (temporary) => writeFile(temporary, previews[size])),
-        ),
+  async takeIn({ path, hash: id, tooLarge }: Arrival): Promise<string> {
+    if (tooLarge) {
+      throw new BadPhoto(
+        `The file is larger than ${PHOTO_LIMITS.bytes / 1024 ** 2} MB, the most that is read. Save it smaller.`,
       );
-      await this.keepOriginal(path, sha256);
-      this.db.insert(photos).values({ id: sha256, record, addedAt: new Date() }).onConflictDoNothing().run();
-      return sha256;
-    });
+    }
+    if (this.isKept(id)) return id;
+    // The disk takes its time; meanwhile the picture is decoded.
+    const [record] = await Promise.all([this.look(path, id), flush(path)]);
+    await this.keepOriginal(path, id);
+    this.remember(id, record);
+    return id;
+  }
+
+  /** The path of a preview; it is made again when it is not there, or was emptied by a power cut. */
+  async preview(id: string, size: PreviewSize): Promise<string | null> {
+    const path = this.folder.preview(id, size);
+    const found = await stat(path).catch(() => null);
+    if (found !== null && found.size > 0) return path;
+    if (!this.isKept(id)) return null;
+    await this.makePreviews(this.folder.original(id), id);
+    return path;
+  }
+
+  private async look(path: string, id: string): Promise<PhotoRecord> {
+    const record = await inspectPhoto(path);
+    await this.makePreviews(path, id);
+    return record;
+  }
+
+  private async makePreviews(path: string, id: string): Promise<void> {
+    // Only decoding waits for its turn: the processors never wait for the disk.
+    const previews = await this.queue.run(() => makePreviews(path));
+    await Promise.all(
+      PREVIEW_SIZES.map((size) => writeForNow(this.folder.preview(id, size), previews[size])),
+    );
   }
 
   /** The records of those photos that are here. */
@@ -77,10 +95,22 @@ export class PhotosService {
     return this.record(id) !== undefined && existsSync(this.folder.original(id));
   }
 
+  /**
+   * Writes a photo's record without waiting for the disk: the log of the database is one file, written in order, so
+   * the next change of a job, which does wait, brings this to the disk before anything can refer to it.
+   */
+  private remember(id: string, record: PhotoRecord): void {
+    this.db.run(sql`PRAGMA synchronous = NORMAL`);
+    try {
+      this.db.insert(photos).values({ id, record, addedAt: new Date() }).onConflictDoNothing().run();
+    } finally {
+      this.db.run(sql`PRAGMA synchronous = FULL`);
+    }
+  }
+
   private async keepOriginal(path: string, id: string): Promise<void> {
     const original = this.folder.original(id);
     await mkdir(dirname(original), { recursive: true });
-    await flush(path);
     await rename(path, original);
     await flush(dirname(original));
   }

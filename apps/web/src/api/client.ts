@@ -74,9 +74,16 @@ export const server = {
   cancelRun: (id: string) => ask<void>("DELETE", `/runs/${id}`),
 };
 
+/** Longest sides of the previews that the server keeps. */
+const PREVIEW_SIZES = [320, 800, 1600] as const;
+type PreviewSize = (typeof PREVIEW_SIZES)[number];
+
 /** Addresses that the browser loads by itself. */
 export const address = {
-  preview: (photo: string, size: 320 | 1600) => `/api/photos/${photo}/preview/${size}`,
+  preview: (photo: string, size: PreviewSize) => `/api/photos/${photo}/preview/${size}`,
+  /** The smallest preview with at least this many pixels on its longest side, or the largest there is. */
+  previewFor: (photo: string, pixels: number) =>
+    `/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
   jobFile: (id: string) => `/api${job(id)}/file`,
   proofPicture: (id: string) => `/api/proofs/${id}/picture`,
   download: (run: string) => `/api/runs/${run}/download`,

@@ -1,10 +1,10 @@
 import { memo, useId, useMemo, type ReactNode } from "react";
-import type { CellPlan, Picture, SheetPlan } from "@wide-quilt/core";
+import type { CellPlan, Picture, Rect, SheetPlan } from "@wide-quilt/core";
 
 interface Props {
   plan: SheetPlan;
-  /** Where a photo's preview is loaded from. */
-  photo(id: string): string;
+  /** Where a photo's preview is loaded from; `width` is what the whole photo measures on the sheet, in µm. */
+  photo(id: string, width: number): string;
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */
   label?: string;
@@ -14,8 +14,7 @@ interface Props {
 /**
  * Paints a sheet's plan on the screen, in micrometres. Like every painter it decides nothing.
  *
- * Cells that show a photo in the same way share one picture, so that moving it in one cell changes one element
- * however many cells follow.
+ * Cells that show a photo in the same way share one clip, measured from the finished corner.
  */
 export const SheetPicture = memo(function SheetPicture({ plan, photo, className, label, children }: Props) {
   const id = useId();
@@ -28,28 +27,30 @@ export const SheetPicture = memo(function SheetPicture({ plan, photo, className,
       role={label ? "img" : undefined}
       aria-label={label}
       aria-hidden={label ? undefined : true}
-      shapeRendering="geometricPrecision"
     >
       <defs>
-        {[...looks].map(([key, { picture, photoId }]) => (
-          <image
-            key={key}
-            id={`${id}${key}`}
-            href={photo(photoId)}
-            preserveAspectRatio="none"
-            {...pictureAttributes(picture)}
-          />
+        {looks.map(({ picture, window }, i) => (
+          <clipPath key={i} id={`${id}${i}`}>
+            <rect {...onPicture(window, picture)} />
+          </clipPath>
         ))}
       </defs>
       <rect width={paper.width} height={paper.height} fill="#fff" />
-      {cells.map((cell) => (
-        <CellPicture key={cell.key} cell={cell} look={`#${id}${lookKey(cell)}`} />
-      ))}
-      {cells.map(({ key, finished, outline }) =>
-        outline ? (
-          <rect key={key} {...finished} fill="none" stroke={outline.colour} strokeWidth={outline.width} />
-        ) : null,
-      )}
+      {looks.map(({ photoId, picture, cells: alike }, i) => {
+        const { transform, ...size } = pictureAttributes(picture);
+        const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
+        return alike.map(({ key, finished }) => (
+          <image
+            key={key}
+            href={href}
+            preserveAspectRatio="none"
+            clipPath={`url(#${id}${i})`}
+            transform={`translate(${finished.x} ${finished.y}) ${transform}`}
+            {...size}
+          />
+        ));
+      })}
+      {outlines(cells)}
       {marks.length > 0 && (
         <path
           d={marks.map(({ x1, y1, x2, y2 }) => `M${x1} ${y1}L${x2} ${y2}`).join("")}
@@ -62,55 +63,80 @@ export const SheetPicture = memo(function SheetPicture({ plan, photo, className,
   );
 });
 
-/** The cut-out of a picture that one cell shows, on the picture's own ground: the finished corner is 0, 0. */
-function CellPicture({ cell: { image, finished, picture }, look }: { cell: CellPlan; look: string }) {
-  if (!picture) return null;
-  return (
-    <svg
-      {...image}
-      viewBox={`${image.x - finished.x} ${image.y - finished.y} ${image.width} ${image.height}`}
-      preserveAspectRatio="none"
-    >
-      <use href={look} />
-    </svg>
-  );
+/** The outlines of a sheet, which all have one width and colour, as one line. */
+function outlines(cells: readonly CellPlan[]): ReactNode {
+  const outline = cells.find((cell) => cell.outline)?.outline;
+  if (!outline) return null;
+  const d = cells
+    .map(({ finished: { x, y, width, height } }) => `M${x} ${y}h${width}v${height}h${-width}z`)
+    .join("");
+  return <path d={d} fill="none" stroke={outline.colour} strokeWidth={outline.width} />;
 }
 
+/** A way in which cells show a photo, measured from the finished corner, and the cells that do. */
 interface Look {
   photoId: string;
   picture: Picture;
+  window: Rect;
+  cells: CellPlan[];
 }
 
-/** Names a picture by the photo and how it lies on the cell. */
-function lookKey({ photo, shot, picture, finished }: CellPlan): string {
-  // Cells of one shot lie the same way; only a sheet of differently turned pieces could part them.
-  return `${shot}-${photo?.slice(0, 8)}-${picture?.turn}-${finished.width}x${finished.height}`.replaceAll(
-    /[^\w-]/g,
-    "",
-  );
-}
-
-function looksOf(cells: readonly CellPlan[]): Map<string, Look> {
+function looksOf(cells: readonly CellPlan[]): Look[] {
   const looks = new Map<string, Look>();
   for (const cell of cells) {
-    const { picture, photo, finished } = cell;
-    const key = lookKey(cell);
-    if (!picture || photo === null || looks.has(key)) continue;
-    const { placed } = picture;
+    const { picture, photo, finished, image, shot } = cell;
+    if (!picture || photo === null) continue;
+    const key = `${shot} ${finished.width} ${finished.height}`;
+    const known = looks.get(key);
+    if (known) {
+      known.cells.push(cell);
+      continue;
+    }
+    const moved = (rect: Rect): Rect => ({
+      ...rect,
+      x: (rect.x - finished.x) as Rect["x"],
+      y: (rect.y - finished.y) as Rect["y"],
+    });
+    const placed = moved(picture.placed);
     looks.set(key, {
       photoId: photo,
-      picture: {
-        ...picture,
-        placed: { ...placed, x: (placed.x - finished.x) as never, y: (placed.y - finished.y) as never },
-      },
+      picture: { ...picture, placed },
+      window: moved(image),
+      cells: [cell],
     });
   }
-  return looks;
+  return [...looks.values()];
 }
 
 /** The attributes that lay an upright photo where its turned picture is. */
-export function pictureAttributes({ placed: { x, y, width, height }, turn }: Picture) {
-  const [w, h] = turn % 180 === 0 ? [width, height] : [height, width];
-  const origin = { 0: [x, y], 90: [x + width, y], 180: [x + width, y + height], 270: [x, y + height] }[turn];
-  return { width: w, height: h, transform: `translate(${origin.join(" ")}) rotate(${turn})` };
+export function pictureAttributes({ placed, turn }: Picture) {
+  const [width, height] = turn % 180 === 0 ? [placed.width, placed.height] : [placed.height, placed.width];
+  return { width, height, transform: `translate(${originOf({ placed, turn }).join(" ")}) rotate(${turn})` };
+}
+
+/** Where the upper left corner of the upright photo lies once it is turned. */
+function originOf({
+  placed: { x, y, width, height },
+  turn,
+}: Pick<Picture, "placed" | "turn">): [number, number] {
+  return { 0: [x, y], 90: [x + width, y], 180: [x + width, y + height], 270: [x, y + height] }[turn] as [
+    number,
+    number,
+  ];
+}
+
+/** A rectangle of the sheet as the upright photo sees it: moved to the photo's corner and turned back. */
+function onPicture({ x, y, width, height }: Rect, picture: Picture) {
+  const [ox, oy] = originOf(picture);
+  const [left, top, right, bottom] = [x - ox, y - oy, x + width - ox, y + height - oy];
+  switch (picture.turn) {
+    case 0:
+      return { x: left, y: top, width, height };
+    case 90:
+      return { x: top, y: -right, width: height, height: width };
+    case 180:
+      return { x: -right, y: -bottom, width, height };
+    case 270:
+      return { x: -bottom, y: left, width: height, height: width };
+  }
 }

@@ -42,12 +42,26 @@ const nothing: OpenJob = {
 
 /** Takes over what the server says of the job, with the edits that it does not know yet on top. */
 function takeOver(state: OpenJob, view: JobView): void {
-  state.job = state.pending.reduce((job, { edit }) => applyEdit(job, edit), view.job);
-  state.photos = { ...state.photos, ...view.photos };
+  const job = state.pending.reduce((before, { edit }) => applyEdit(before, edit), view.job);
+  state.job = state.job === null ? job : keepingSame(state.job, job);
+  const news = Object.keys(view.photos).filter((id) => !(id in state.photos));
+  for (const id of news) state.photos[id] = view.photos[id]!;
   state.version = view.version;
   state.undo = view.undo;
   state.redo = view.redo;
   state.changedAt = view.changedAt;
+}
+
+/**
+ * The new job, but with every part that says the same as before left as the same object: the server mostly confirms
+ * what is already shown, and then nothing has to be laid out or drawn again.
+ */
+function keepingSame(before: Job, now: Job): Job {
+  const parts = Object.keys(now) as (keyof Job)[];
+  const changed = parts.filter((part) => JSON.stringify(before[part]) !== JSON.stringify(now[part]));
+  return changed.length === 0
+    ? before
+    : { ...before, ...Object.fromEntries(changed.map((part) => [part, now[part]])) };
 }
 
 export const openJob = createSlice({

@@ -1,5 +1,5 @@
 import { createSelector } from "@reduxjs/toolkit";
-import { applyEdit, arrange, check, sums, toCheck, type SheetPlan } from "@wide-quilt/core";
+import { applyEdit, arrange, check, sums, toCheck, type Job, type SheetPlan } from "@wide-quilt/core";
 import { LOCALE } from "../app/preferences.ts";
 import type { State } from "../app/store.ts";
 
@@ -13,6 +13,21 @@ export const selectJob = createSelector(
 
 const selectPhotos = (state: State) => state.openJob.photos;
 const selectUnit = (state: State) => state.preferences.unit;
+
+let ticketJob: Job | null = null;
+
+/** The job as far as its ticket says it: stays the same while photos are moved in their cells. */
+export function selectTicketJob(state: State): Job | null {
+  const job = selectJob(state);
+  const same =
+    job &&
+    ticketJob &&
+    job.ticket === ticketJob.ticket &&
+    job.sheet === ticketJob.sheet &&
+    job.finish === ticketJob.finish;
+  if (!same) ticketJob = job;
+  return ticketJob;
+}
 
 /** The plan of the sheets: the same computation as on the server. */
 export const selectSheets = createSelector([selectJob, selectPhotos], (job, photos) =>
@@ -38,6 +53,14 @@ export const selectSheet = createSelector(
 
 export const selectCell = createSelector([selectSheet, (state: State) => state.view.cell], (sheet, key) =>
   sheet?.cells.find((cell) => cell.key === key),
+);
+
+const selectStash = (state: State) => state.openJob.job?.stash;
+
+/** The file names of the job's photos, by id. */
+export const selectNames = createSelector(
+  [selectStash],
+  (stash) => new Map(stash?.map(({ id, name }) => [id, name])),
 );
 
 /** How many cells show each photo. */

@@ -38,7 +38,7 @@ const photoId = z
   .string()
   .min(1)
   .max(128)
-  .describe("SHA-256 of the photo file in hexadecimal, or any name unique in this file");
+  .describe("SHA-512/256 of the photo file in hexadecimal, or any name unique in this file");
 const copies = z
   .int("must be a whole number")
   .min(LIMITS.copies.least, "must be at least 1")

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { mkdir, open, rename, rm } from "node:fs/promises";
+import { mkdir, open, rename, rm, writeFile } from "node:fs/promises";
 import { basename, dirname, join } from "node:path";
 
 /**
@@ -10,13 +10,26 @@ export async function writeWhole(
   path: string,
   write: (temporary: string) => Promise<unknown>,
 ): Promise<void> {
+  await place(path, async (temporary) => {
+    await write(temporary);
+    await flush(temporary);
+  });
+  await flush(dirname(path));
+}
+
+/**
+ * The same for what can be made again: whole or not at all for every reader, but after a power cut it may be gone or
+ * empty.
+ */
+export const writeForNow = (path: string, data: Uint8Array): Promise<void> =>
+  place(path, (temporary) => writeFile(temporary, data));
+
+async function place(path: string, write: (temporary: string) => Promise<unknown>): Promise<void> {
   const temporary = temporaryBeside(path);
   await mkdir(dirname(path), { recursive: true });
   try {
     await write(temporary);
-    await flush(temporary);
     await rename(temporary, path);
-    await flush(dirname(path));
   } catch (error) {
     await rm(temporary, { force: true });
     throw error;

@@ -1,5 +1,6 @@
 export { BadPhoto } from "./badPhoto.ts";
 export type { PhotoFiles } from "./files.ts";
+export { photoHash } from "./hash.ts";
 export { inspectPhoto } from "./inspect.ts";
 export { PHOTO_LIMITS } from "./limits.ts";
 export { makePreviews, PREVIEW_SIZES, type Previews, type PreviewSize } from "./previews.ts";

@@ -1,5 +1,5 @@
 import { ChevronLeft, ChevronRight, Keyboard, Minus, Plus } from "lucide-react";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { UNITS, type Unit } from "@wide-quilt/core";
 import { preferred } from "../../app/preferences.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
@@ -11,15 +11,14 @@ import { TRUE_SIZE, useZoom, ZOOM_STEP } from "./table/zoom.ts";
 const QUIET = "rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disabled:hover:bg-transparent";
 
 /** Which sheet is shown, how large, and in which unit. */
-export function FootBar() {
+export const FootBar = memo(function FootBar() {
   const dispatch = useAppDispatch();
-  const sheet = useAppSelector(selectSheet);
   const unit = useAppSelector((state) => state.preferences.unit);
   const fits = useAppSelector((state) => state.view.zoom === "fit");
   const zoom = useZoom();
   const [keys, setKeys] = useState(false);
-  const number = sheet?.number ?? 0;
-  const of = sheet?.of ?? 0;
+  const number = useAppSelector((state) => selectSheet(state)?.number ?? 0);
+  const of = useAppSelector((state) => selectSheet(state)?.of ?? 0);
   return (
     <footer className="flex items-center gap-4 border-t border-line bg-white px-4 text-[12px] text-ink-2">
       <span className="flex items-center gap-1">
@@ -98,4 +97,4 @@ export function FootBar() {
       <KeysPanel open={keys} onOpen={() => setKeys(true)} onClose={() => setKeys(false)} />
     </footer>
   );
-}
+});

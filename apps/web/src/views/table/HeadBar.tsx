@@ -1,7 +1,6 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { Link } from "react-router";
-import type { Job } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit, step } from "../../table/edits.ts";
 import { selectToCheck } from "../../table/sheets.ts";
@@ -12,8 +11,10 @@ import { when } from "../../words/words.ts";
 import { TO_CHECK } from "./CheckList.tsx";
 
 /** Where one is, whether it is saved, what can be taken back, and the way to the press. */
-export function HeadBar({ job }: { job: Job }) {
-  const { id, undo, redo } = useAppSelector((state) => state.openJob);
+export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
+  const id = useAppSelector((state) => state.openJob.id);
+  const undo = useAppSelector((state) => state.openJob.undo);
+  const redo = useAppSelector((state) => state.openJob.redo);
   const found = useAppSelector(selectToCheck).length;
   const dispatch = useAppDispatch();
   return (
@@ -28,7 +29,7 @@ export function HeadBar({ job }: { job: Job }) {
           Jobs
         </Link>
         <Slash />
-        <JobName job={job} />
+        <JobName name={name} />
       </nav>
       <SavedState />
       <span className="grow" />
@@ -65,7 +66,7 @@ export function HeadBar({ job }: { job: Job }) {
       </Link>
     </header>
   );
-}
+});
 
 const Slash = () => (
   <span aria-hidden className="text-edge">
@@ -73,17 +74,17 @@ const Slash = () => (
   </span>
 );
 
-function JobName({ job }: { job: Job }) {
+function JobName({ name }: { name: string }) {
   const [renames, setRenames] = useState(false);
   const dispatch = useAppDispatch();
   if (renames) {
     return (
       <NameField
-        name={job.name}
+        name={name}
         className="w-72"
-        onDone={(name) => {
+        onDone={(next) => {
           setRenames(false);
-          if (name !== null) dispatch(edit({ do: "rename", name }));
+          if (next !== null) dispatch(edit({ do: "rename", name: next }));
         }}
       />
     );
@@ -96,14 +97,15 @@ function JobName({ job }: { job: Job }) {
         className="max-w-full truncate rounded px-1 font-semibold hover:bg-chrome"
         onClick={() => setRenames(true)}
       >
-        {job.name}
+        {name}
       </button>
     </h1>
   );
 }
 
 function SavedState() {
-  const { saving, changedAt } = useAppSelector((state) => state.openJob);
+  const saving = useAppSelector((state) => state.openJob.saving);
+  const changedAt = useAppSelector((state) => state.openJob.changedAt);
   const text = {
     saved: `saved ${when(changedAt)}`,
     saving: "saving …",

@@ -50,13 +50,13 @@ export function TableView() {
   if (!job) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-hidden">
-      <HeadBar job={job} />
+      <HeadBar name={job.name} />
       <section aria-label="Ticket" className="border-b border-line bg-white px-5 pt-3 pb-2.5">
-        <Ticket job={job} />
+        <Ticket />
         <SumsLine />
       </section>
       <main className="grid min-h-0 grid-cols-[204px_minmax(0,1fr)_272px]">
-        <Stash job={job} />
+        <Stash stash={job.stash} />
         <Table />
         <aside
           aria-label="Selected cell and things to check"

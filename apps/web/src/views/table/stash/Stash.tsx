@@ -1,6 +1,6 @@
 import { ImagePlus, Search, X } from "lucide-react";
-import { useMemo, useRef, useState, type KeyboardEvent } from "react";
-import type { Job, PhotoRef } from "@wide-quilt/core";
+import { memo, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import type { PhotoRef } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
@@ -17,15 +17,15 @@ const MANY = 5;
 const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,image/*";
 
 /** The photos of the job: brought in, found, put in cells. */
-export function Stash({ job }: { job: Job }) {
+export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[] }) {
   const chooser = useRef<HTMLInputElement>(null);
   const [search, setSearch] = useState("");
   const { arriving, refused, bring, cancel, forgetRefused, isOver } = useArrivals();
   const found = useMemo(() => {
     const wanted = search.trim().toLowerCase();
-    return wanted === "" ? job.stash : job.stash.filter(({ name }) => name.toLowerCase().includes(wanted));
-  }, [job.stash, search]);
-  const count = job.stash.length;
+    return wanted === "" ? stash : stash.filter(({ name }) => name.toLowerCase().includes(wanted));
+  }, [stash, search]);
+  const count = stash.length;
   return (
     <aside aria-label="Photos" className="flex min-h-0 flex-col border-r border-line bg-chrome">
       <div className="px-3.5 pt-3.5">
@@ -93,7 +93,7 @@ export function Stash({ job }: { job: Job }) {
       </div>
     </aside>
   );
-}
+});
 
 function PhotoGrid({ photos }: { photos: readonly PhotoRef[] }) {
   const chosen = useAppSelector((state) => state.view.photo);
@@ -109,7 +109,7 @@ function PhotoGrid({ photos }: { photos: readonly PhotoRef[] }) {
 function Photo({ photo, chosen }: { photo: PhotoRef; chosen: boolean }) {
   const dispatch = useAppDispatch();
   const { id, name } = photo;
-  const uses = useAppSelector(selectUses).get(id) ?? 0;
+  const uses = useAppSelector((state) => selectUses(state).get(id) ?? 0);
   const here = useAppSelector((state) => id in state.openJob.photos);
   const putInAll = () => dispatch(edit({ do: "put in all", photo: id }));
   const onKeyDown = (event: KeyboardEvent) => {

@@ -9,9 +9,9 @@ import { photosCame } from "../../../table/openJob.ts";
 import { noticed } from "../../../table/view.ts";
 
 /** Files in one request, so that the count moves and a cancel takes effect soon. */
-const LOT = 3;
+const LOT = 1;
 /** Requests at a time, so that the next files come in while the last ones are looked at. */
-const LANES = 2;
+const LANES = 4;
 
 /** Brings photo files into the job on the table: chosen, or dropped anywhere on the page. */
 export function useArrivals() {

@@ -4,7 +4,7 @@ import { useAppSelector } from "../../../app/store.ts";
 import { pictureAttributes } from "../../../sheet/SheetPicture.tsx";
 
 /** While a photo is moved in its cell: the part that is cropped, pale around the cell. */
-export function Ghost({ cell, photo }: { cell: CellPlan; photo(id: string): string }) {
+export function Ghost({ cell, photo }: { cell: CellPlan; photo(id: string, width: number): string }) {
   const id = useId();
   const moves = useAppSelector((state) => state.openJob.held !== null);
   const { picture, image } = cell;
@@ -16,7 +16,11 @@ export function Ghost({ cell, photo }: { cell: CellPlan; photo(id: string): stri
       <clipPath id={id}>
         <path d={hole} clipRule="evenodd" />
       </clipPath>
-      <image href={photo(cell.photo)} preserveAspectRatio="none" {...pictureAttributes(picture)} />
+      <image
+        href={photo(cell.photo, Math.max(placed.width, placed.height))}
+        preserveAspectRatio="none"
+        {...pictureAttributes(picture)}
+      />
     </g>
   );
 }

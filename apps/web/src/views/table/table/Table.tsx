@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
@@ -16,8 +16,6 @@ import { useZoom } from "./zoom.ts";
 
 /** Room around the sheet for its dimension lines, in CSS pixels. */
 const ROOM = { left: 76, right: 48, top: 68, bottom: 52 };
-
-const preview = (photo: string) => address.preview(photo, 1600);
 
 /** The neutral table with one sheet on it. */
 export function Table() {
@@ -61,6 +59,11 @@ function SheetOnTable({ sheet, scale, room }: SheetProps) {
   const px = (um: number) => (um / 1000) * scale;
   const width = px(sheet.paper.width);
   const height = px(sheet.paper.height);
+  // The smallest preview that is sharp on this screen: a smaller one is painted faster while it is dragged.
+  const preview = useCallback(
+    (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
+    [scale],
+  );
   const across = Math.max(room.width, width + ROOM.left + ROOM.right);
   const down = Math.max(room.height, height + ROOM.top + ROOM.bottom);
   const left = ROOM.left + (across - ROOM.left - ROOM.right - width) / 2;

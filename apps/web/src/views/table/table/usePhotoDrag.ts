@@ -16,26 +16,27 @@ interface Drag {
 }
 
 /** Moves a photo inside its cell: shown while the pointer moves, one edit when it lets go, none after Escape. */
-export function usePhotoDrag(px: (um: number) => number) {
+export function usePhotoDrag(
+  px: (um: number) => number,
+  cellOf: (event: PointerEvent) => CellPlan | undefined,
+) {
   const dispatch = useAppDispatch();
   const drag = useRef<Drag | null>(null);
 
-  const end = (event: PointerEvent, keep: boolean) => {
+  const end = (keep: boolean) => {
     const done = drag.current;
     drag.current = null;
-    if (event.currentTarget.hasPointerCapture(event.pointerId)) {
-      event.currentTarget.releasePointerCapture(event.pointerId);
-    }
     // Escape lets go of what was held, and with it of the move.
     const stillHeld = store.getState().openJob.held !== null;
     if (done?.edit && keep && stillHeld) dispatch(edit(done.edit));
     else dispatch(held(null));
   };
-  return (cell: CellPlan) => ({
+  return {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
-      if (event.button !== 0) return;
+      const cell = cellOf(event);
+      if (event.button !== 0 || !cell) return;
       dispatch(cellSelected(cell.key));
-      event.currentTarget.focus({ preventScroll: true });
+      (event.target as HTMLElement).focus({ preventScroll: true });
       const { job, photos } = store.getState().openJob;
       const hold = job && holdOf(job, photos, cell);
       if (!hold) return;
@@ -53,7 +54,7 @@ export function usePhotoDrag(px: (um: number) => number) {
       now.edit = { do: "shot", shot: now.cell.shot, change: dragged(now.hold, dx, dy) };
       dispatch(held(now.edit));
     },
-    onPointerUp: (event: PointerEvent<HTMLElement>) => drag.current && end(event, true),
-    onPointerCancel: (event: PointerEvent<HTMLElement>) => drag.current && end(event, false),
-  });
+    onPointerUp: () => drag.current && end(true),
+    onPointerCancel: () => drag.current && end(false),
+  };
 }
