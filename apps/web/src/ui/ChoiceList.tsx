@@ -38,7 +38,7 @@ export function ChoiceList<T>({ label, choices, value, onChange, by, className =
           {choice.picture}
           <span className="grow">{choice.text}</span>
           {choice.aside !== undefined && (
-            <span className="measure text-[12px] font-normal text-ink-3 group-data-checked:text-accent">
+            <span className="measure text-[12px] font-normal text-ink-2 group-data-checked:text-accent">
               {choice.aside}
             </span>
           )}

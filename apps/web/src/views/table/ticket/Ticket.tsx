@@ -57,6 +57,7 @@ const Control = memo(function Control({
       <PopoverPanel
         focus
         anchor={{ to: "bottom start", gap: 8, padding: 12 }}
+        role="dialog"
         aria-label={title}
         className={`z-30 rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl ${wide ? "w-[420px]" : "w-[320px]"}`}
       >

@@ -80,7 +80,7 @@ function choiceOf(paper: Paper, job: Job) {
       <>
         <span className="measure">{paper.name}</span>
         {paper.alias && (
-          <span className="measure ml-2 text-[12px] font-normal text-ink-3">{paper.alias}</span>
+          <span className="measure ml-2 text-[12px] font-normal text-ink-2">{paper.alias}</span>
         )}
       </>
     ),

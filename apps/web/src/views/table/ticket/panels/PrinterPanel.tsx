@@ -20,7 +20,7 @@ export function PrinterPanel({ job, words, change }: PanelProps) {
           text: (
             <>
               {printer.name}
-              <span className="block text-[12px] font-normal text-ink-3">{sayEdges(printer, words)}</span>
+              <span className="block text-[12px] font-normal text-ink-2">{sayEdges(printer, words)}</span>
             </>
           ),
           aside: `${printer.ppi} ppi`,

@@ -1,0 +1,143 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { cameraPhoto } from "./photos.ts";
+import { cell, expect, part, pictureInCell, saved, startCopies, test, ticket } from "./test.ts";
+
+/** What axe finds against WCAG 2.2 AA, by rule and place. */
+async function faults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    // Focus guards of the panels: focus that reaches one is passed on at once, so nobody ever stands on it.
+    .exclude("[id^='headlessui-focus-sentinel']")
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
+    .analyze();
+  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(" ")}`));
+}
+
+test("the whole job by keyboard alone", async ({ table: page, folder }) => {
+  const files = [
+    await cameraPhoto(folder, "MS-401.jpg", 1500, 2000),
+    await cameraPhoto(folder, "MS-402.jpg", 1800, 2400),
+  ];
+  const tabTo = async (name: RegExp, most = 60) => {
+    for (let i = 0; i < most; i++) {
+      const focused = page.locator(":focus");
+      const is =
+        (await focused.count()) > 0
+          ? await focused.evaluate((e) => e.getAttribute("aria-label") ?? e.textContent ?? "")
+          : "";
+      if (name.test(is)) return;
+      await page.keyboard.press("Tab");
+    }
+    throw new Error(`Tab does not lead to ${name}`);
+  };
+  await tabTo(/^Copies of one photo/);
+  await page.keyboard.press("Enter");
+  await page.getByRole("region", { name: "Ticket" }).waitFor();
+  await page.getByLabel("Photo files").setInputFiles(files);
+  await expect(page.getByText("2 in this job")).toBeVisible();
+
+  await tabTo(/^MS-402.jpg/);
+  await page.keyboard.press("Enter");
+  await expect(cell(page, 8)).toHaveAccessibleName(/MS-402/);
+
+  await tabTo(/^Gap between pieces/);
+  await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Apart", { exact: true })).toBeFocused();
+  await page.keyboard.press("ArrowUp");
+  await page.keyboard.press("Escape");
+  await expect(part(page, "Gap between pieces")).toBeFocused();
+  expect(await ticket(page)).toContain("3 mm apart");
+
+  await tabTo(/^Cell 1/);
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowDown");
+  await expect(cell(page, 6)).toBeFocused();
+  await expect(cell(page, 6)).toHaveAttribute("aria-selected", "true");
+  const before = await pictureInCell(page, 6);
+  for (let i = 0; i < 10; i++) await page.keyboard.press(".");
+  const larger = await pictureInCell(page, 6);
+  expect(larger.width / before.width).toBeCloseTo(1.02 ** 10, 2);
+  await page.keyboard.press("Shift+ArrowRight");
+  const moved = await pictureInCell(page, 6);
+  expect(moved.x).toBeGreaterThan(larger.x + 1);
+  await page.keyboard.press("r");
+  await page.keyboard.press("w");
+  await expect(page.getByText("Nothing is cropped")).toBeVisible();
+  await page.keyboard.press("Backspace");
+  await expect.poll(async () => (await pictureInCell(page, 6)).width).toBeCloseTo(before.width, 0);
+
+  await page.keyboard.press("?");
+  await expect(page.getByRole("heading", { name: "Keys" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await saved(page);
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("Nothing is cropped")).toBeVisible();
+  await page.keyboard.press("Control+p");
+  await expect(page.getByRole("button", { name: "Write the file" })).toBeVisible();
+  await tabTo(/^Write the file/);
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("link", { name: "Download" })).toBeVisible();
+});
+
+test("axe finds nothing on any view, panel or dialog", async ({ table: page, folder }) => {
+  test.setTimeout(120_000);
+  expect(await faults(page)).toEqual([]);
+  await startCopies(page);
+  expect(await faults(page)).toEqual([]);
+  await page
+    .getByLabel("Photo files")
+    .setInputFiles([
+      await cameraPhoto(folder, "MS-411.jpg", 600, 800),
+      await cameraPhoto(folder, "MS-412.jpg", 300, 200),
+    ]);
+  await expect(page.getByText("2 in this job")).toBeVisible();
+  await page.getByRole("button", { name: /^MS-412/ }).click();
+  await cell(page, 3).click();
+  await page.getByRole("button", { name: "In cell 3" }).click();
+  expect(await faults(page)).toEqual([]);
+  const titles = [
+    "How many",
+    "Finished size",
+    "Paper",
+    "How the paper lies",
+    "Gap between pieces",
+    "Place on the sheet",
+    "Margins",
+    "Marks to cut by",
+    "Outline",
+    "Slack",
+    "Where it is made",
+    "Pixels per inch",
+  ];
+  for (const title of titles) {
+    await part(page, title).click();
+    expect(await faults(page)).toEqual([]);
+    await page.keyboard.press("Escape");
+  }
+  await page.getByRole("button", { name: "Keys" }).click();
+  expect(await faults(page)).toEqual([]);
+  await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Print or export" }).click();
+  await expect(page.getByAltText(/as it is written/)).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+});
+
+test("stays whole at 1024 and at 2560 pixels", async ({ table: page, folder }) => {
+  await startCopies(page, await cameraPhoto(folder, "MS-421.jpg", 600, 800));
+  for (const [width, height] of [
+    [1024, 700],
+    [2560, 1440],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    const [across, down] = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.scrollHeight,
+    ]);
+    expect(across).toBeLessThanOrEqual(width);
+    expect(down).toBeLessThanOrEqual(height);
+    for (const name of ["Undo", "Redo"])
+      await expect(page.getByRole("button", { name })).toBeInViewport({ ratio: 1 });
+    await expect(page.getByRole("link", { name: "Print or export" })).toBeInViewport({ ratio: 1 });
+    await expect(cell(page, 8)).toBeInViewport({ ratio: 0.999 });
+  }
+});
