@@ -20,14 +20,19 @@ export class Server {
     return new URL(this.address).port;
   }
 
-  static async start(data: string, ...more: string[]): Promise<Server> {
-    const child = spawn(
-      process.execPath,
-      ["--max-semi-space-size=64", MAIN, "--data", data, "--port", "0", "--empty", ...more],
-      {
-        stdio: ["ignore", "pipe", "inherit"],
-      },
-    );
+  /** Starts it with nothing in it. */
+  static start(data: string, ...more: string[]): Promise<Server> {
+    return Server.run(data, "--empty", ...more);
+  }
+
+  /** Starts it with the demo, whose photos are rendered first. */
+  static demo(data: string): Promise<Server> {
+    return Server.run(data);
+  }
+
+  private static async run(data: string, ...more: string[]): Promise<Server> {
+    const args = ["--max-semi-space-size=64", MAIN, "--data", data, "--port", "0", ...more];
+    const child = spawn(process.execPath, args, { stdio: ["ignore", "pipe", "inherit"] });
     const address = await new Promise<string>((resolve, reject) => {
       let said = "";
       child.stdout!.on("data", (chunk: Buffer) => {
