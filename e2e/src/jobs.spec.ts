@@ -18,7 +18,7 @@ test("renames, duplicates, bins, takes out and deletes jobs", async ({ table: pa
     await page.getByRole("button", { name: `More for ${name}`, exact: true }).click();
     await page.getByRole("menuitem", { name: item }).click();
   };
-  await expect(card("Ringers’ badges")).toContainText("8 × 35\u00a0×\u00a045\u00a0mm on 10 × 15 cm");
+  await expect(card("Ringers’ badges")).toContainText("8 at 35\u00a0×\u00a045\u00a0mm on 10 × 15 cm");
   await expect(card("Ringers’ badges").locator("svg image")).toHaveCount(8);
 
   await more("Ringers’ badges", "Duplicate");

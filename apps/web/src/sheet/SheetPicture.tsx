@@ -31,7 +31,8 @@ export const SheetPicture = memo(function SheetPicture({ plan, photo, className,
       <defs>
         {looks.map(({ picture, window }, i) => (
           <clipPath key={i} id={`${id}${i}`}>
-            <rect {...onPicture(window, picture)} />
+            {/* Unsoftened edges: cells that touch must not show a seam of paper on the screen that is not there. */}
+            <rect {...onPicture(window, picture)} shapeRendering="crispEdges" />
           </clipPath>
         ))}
       </defs>

@@ -77,7 +77,7 @@ export function LengthField({
           spellCheck={false}
           aria-invalid={why !== null}
           aria-describedby={why === null ? undefined : `${id}-why`}
-          className={`measure w-full rounded-md border bg-white py-1.5 pr-9 pl-2 text-right font-medium ${why === null ? "border-edge" : "border-wrong"}`}
+          className={`measure w-full rounded-md border bg-white py-1.5 pr-8 pl-1.5 text-right font-medium ${why === null ? "border-edge" : "border-wrong"}`}
           onFocus={(event) => event.target.select()}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={() => typed !== null && take(typed)}

@@ -61,7 +61,7 @@ export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs })
           )}
           <p className="text-[12.5px] text-ink-2">
             <span className="measure">
-              {total.layout.pieces} × {words.size(job.ticket.size)}
+              {total.layout.pieces} at {words.size(job.ticket.size)}
             </span>{" "}
             on <span className="measure">{job.sheet.paper.name}</span>
             {total.sheets > 1 && <>, {total.sheets} sheets</>}

@@ -74,7 +74,7 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
       title={`Cell ${cell.number}`}
       aside={`of ${of.length}${of.length > 1 ? (sameAll ? ", same photo in all" : own ? ", its own photo" : "") : ""}`}
     >
-      <div className="mb-2 grid grid-cols-[64px_1fr_14px_1fr] items-center gap-1.5 text-[12.5px]">
+      <div className="mb-2 grid grid-cols-[36px_1fr_12px_1fr] items-center gap-1.5 text-[12.5px]">
         <span className="text-ink-2">Size</span>
         <LengthField
           hideLabel
@@ -100,10 +100,10 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
           }
         />
       </div>
-      <p className="mb-3 grid grid-cols-[64px_1fr] gap-1.5 text-[12.5px]">
-        <span className="text-ink-2">From edge</span>
+      <p className="mb-3 flex justify-between gap-1.5 text-[12.5px]">
+        <span className="text-ink-2">From the edges</span>
         <span className="measure">
-          {words.length(cell.finished.x)} left, {words.length(cell.finished.y)} top
+          {words.figure(cell.finished.x)} left, {words.figure(cell.finished.y)} top
         </span>
       </p>
       {photo === undefined ? (

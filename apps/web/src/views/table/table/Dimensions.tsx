@@ -147,7 +147,10 @@ function placeOf(along: "x" | "y", at: number, from: number, to: number, short: 
   const on = short ? to + 6 : (from + to) / 2;
   return along === "x"
     ? { left: on, top: at, transform: short ? "translate(0, -50%)" : "translate(-50%, -50%)" }
-    : { left: at, top: on, transform: short ? "translate(-50%, 0)" : "translate(-50%, -50%)" };
+    : // Figures of the inner column end where the paper begins, so that they never lie on it.
+      at === -INNER
+      ? { left: -4, top: on, transform: short ? "translate(-100%, 0)" : "translate(-100%, -50%)" }
+      : { left: at, top: on, transform: "translate(-50%, -50%)" };
 }
 
 /** The figure of a dimension line. */

@@ -1,5 +1,5 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import { Fragment, memo } from "react";
+import { Fragment, memo, useState } from "react";
 import { kindOf, type JobEdit } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
@@ -42,12 +42,14 @@ const Control = memo(function Control({
   text: string;
   measure: boolean;
 }) {
+  const [gap, setGap] = useState(ROOM);
   const panel = PANELS[control];
   if (!panel) throw new Error(`The ticket has a control “${control}” without a panel`);
   const { title, wide } = panel;
   return (
     <Popover as="span">
       <PopoverButton
+        onClick={(event) => setGap(roomBelow(event.currentTarget))}
         title={title}
         aria-label={`${title}: ${text}`}
         className={`inline rounded-[3px] px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft data-open:rounded-[5px] data-open:bg-accent-soft data-open:no-underline data-open:outline-[1.5px] data-open:outline-accent ${measure ? "measure" : ""}`}
@@ -56,7 +58,7 @@ const Control = memo(function Control({
       </PopoverButton>
       <PopoverPanel
         focus
-        anchor={{ to: "bottom start", gap: 8, padding: 12 }}
+        anchor={{ to: "bottom start", gap, padding: 12 }}
         role="dialog"
         aria-label={title}
         className={`z-30 rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl ${wide ? "w-[420px]" : "w-[320px]"}`}
@@ -67,6 +69,15 @@ const Control = memo(function Control({
     </Popover>
   );
 });
+
+/** Between the ticket and an open panel, in CSS pixels. */
+const ROOM = 6;
+
+/** How far below a part its panel opens: under the whole ticket, so that the sums stay in sight while one tries. */
+function roomBelow(part: Element): number {
+  const ticket = part.closest("section");
+  return ticket ? ticket.getBoundingClientRect().bottom - part.getBoundingClientRect().bottom + ROOM : ROOM;
+}
 
 /** What an open part shows, with the job as it is. */
 function OpenPanel({ control }: { control: string }) {

@@ -1,0 +1,57 @@
+import { randomUUID } from "node:crypto";
+import { existsSync } from "node:fs";
+import { rm, writeFile } from "node:fs/promises";
+import { availableParallelism } from "node:os";
+import { join } from "node:path";
+import { Worker } from "node:worker_threads";
+import type { INestApplication } from "@nestjs/common";
+import type { PhotoRef } from "@wide-quilt/core";
+import { DEMO_PHOTOS, demoJobs } from "@wide-quilt/demo";
+import { photoHash, writeWhole } from "@wide-quilt/painters";
+import { JobsService } from "../jobs/jobs.service.ts";
+import { PhotosService } from "../photos/photos.service.ts";
+import { DataFolder } from "./folder.ts";
+
+/** Fills a data folder with the demo, once; what a person then does to it stays. */
+export async function fillWithDemo(app: INestApplication, say: (line: string) => void): Promise<void> {
+  const folder = app.get(DataFolder);
+  const filled = join(folder.root, "demo-is-in");
+  if (existsSync(filled)) return;
+  const photos = app.get(PhotosService);
+  let done = 0;
+  say(`Rendering the demo's ${DEMO_PHOTOS.length} photos, this once …`);
+  const refs = await renderAll(async (jpeg, index) => {
+    const path = join(folder.arriving, randomUUID());
+    await writeFile(path, jpeg);
+    const hash = photoHash().update(jpeg).digest("hex");
+    const id = await photos.takeIn({ path, hash, tooLarge: false });
+    await rm(path, { force: true });
+    say(`  ${++done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);
+    return { id, name: DEMO_PHOTOS[index]!.name };
+  });
+  for (const job of demoJobs(refs)) app.get(JobsService).import(job);
+  await writeWhole(filled, (temporary) => writeFile(temporary, ""));
+}
+
+/** Renders every photo of the demo, one thread a processor, and hands each on as it is done. */
+async function renderAll(take: (jpeg: Buffer, index: number) => Promise<PhotoRef>): Promise<PhotoRef[]> {
+  const refs: PhotoRef[] = [];
+  let next = 0;
+  const lane = async () => {
+    const worker = new Worker(new URL("./demo.worker.js", import.meta.url));
+    try {
+      for (let index = next++; index < DEMO_PHOTOS.length; index = next++) {
+        const jpeg = await new Promise<Uint8Array>((resolve, reject) => {
+          worker.once("message", resolve).once("error", reject);
+          worker.postMessage(index);
+        });
+        worker.removeAllListeners("error");
+        refs[index] = await take(Buffer.from(jpeg), index);
+      }
+    } finally {
+      await worker.terminate();
+    }
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, lane));
+  return refs;
+}

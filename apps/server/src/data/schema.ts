@@ -1,0 +1,62 @@
+import type { Job, PhotoRecord } from "@wide-quilt/core";
+import type { Format, WorkState } from "../contract.ts";
+import { index, integer, primaryKey, sqliteTable, text } from "drizzle-orm/sqlite-core";
+
+/** Photos, each once: the id is the hash of the file. */
+export const photos = sqliteTable("photos", {
+  id: text("id").primaryKey(),
+  record: text("record", { mode: "json" }).$type<PhotoRecord>().notNull(),
+  addedAt: integer("added_at", { mode: "timestamp_ms" }).notNull(),
+});
+
+/** Jobs as they are now. */
+export const jobs = sqliteTable("jobs", {
+  id: text("id").primaryKey(),
+  job: text("job", { mode: "json" }).$type<Job>().notNull(),
+  /** Counts every change, undo included; a change must say which version it was made on. */
+  version: integer("version").notNull(),
+  /** The revision that the job stands at; 0 before the first. Undo lowers it. */
+  at: integer("at").notNull(),
+  /** The last edit taken in, so that one that is sent twice is applied once. */
+  lastEdit: text("last_edit"),
+  createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
+  changedAt: integer("changed_at", { mode: "timestamp_ms" }).notNull(),
+  binnedAt: integer("binned_at", { mode: "timestamp_ms" }),
+});
+
+/** The steps of a job: the parts that a step changed, before and after. */
+export const revisions = sqliteTable(
+  "revisions",
+  {
+    jobId: text("job_id")
+      .notNull()
+      .references(() => jobs.id, { onDelete: "cascade" }),
+    number: integer("number").notNull(),
+    /** What changed, in a word or two. */
+    says: text("says").notNull(),
+    /** Edits of one gesture (a drag, a turn of the wheel) are one step. */
+    gesture: text("gesture"),
+    before: text("before", { mode: "json" }).$type<Partial<Job>>().notNull(),
+    after: text("after", { mode: "json" }).$type<Partial<Job>>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.number] })],
+);
+
+/** Every output that was made: the job as it was, how it was written, what came of it. */
+export const runs = sqliteTable(
+  "runs",
+  {
+    id: text("id").primaryKey(),
+    jobId: text("job_id").notNull(),
+    job: text("job", { mode: "json" }).$type<Job>().notNull(),
+    format: text("format").$type<Format>().notNull(),
+    quality: integer("quality").notNull(),
+    state: text("state").$type<WorkState>().notNull(),
+    /** Why it failed, in a sentence. */
+    why: text("why"),
+    files: text("files", { mode: "json" }).$type<{ name: string; bytes: number }[]>().notNull(),
+    createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
+    doneAt: integer("done_at", { mode: "timestamp_ms" }),
+  },
+  (table) => [index("runs_by_job").on(table.jobId)],
+);
