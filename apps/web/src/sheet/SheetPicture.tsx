@@ -1,10 +1,15 @@
 import { memo, useId, useMemo, type ReactNode } from "react";
-import type { CellPlan, Picture, Rect, SheetPlan } from "@wide-quilt/core";
+import { grown, type CellPlan, type Picture, type Rect, type SheetPlan } from "@wide-quilt/core";
 
 interface Props {
   plan: SheetPlan;
   /** Where a photo's preview is loaded from; `width` is what the whole photo measures on the sheet, in µm. */
   photo(id: string, width: number): string;
+  /**
+   * A third of a screen pixel, in µm: pictures reach that far over their edges, where the screen softens them, or cells
+   * that touch would show a seam of paper that is not there.
+   */
+  softEdge?: number;
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */
   label?: string;
@@ -16,7 +21,14 @@ interface Props {
  *
  * Cells that show a photo in the same way share one clip, measured from the finished corner.
  */
-export const SheetPicture = memo(function SheetPicture({ plan, photo, className, label, children }: Props) {
+export const SheetPicture = memo(function SheetPicture({
+  plan,
+  photo,
+  softEdge = 0,
+  className,
+  label,
+  children,
+}: Props) {
   const id = useId();
   const { paper, cells, marks } = plan;
   const looks = useMemo(() => looksOf(cells), [cells]);
@@ -31,8 +43,7 @@ export const SheetPicture = memo(function SheetPicture({ plan, photo, className,
       <defs>
         {looks.map(({ picture, window }, i) => (
           <clipPath key={i} id={`${id}${i}`}>
-            {/* Unsoftened edges: cells that touch must not show a seam of paper on the screen that is not there. */}
-            <rect {...onPicture(window, picture)} shapeRendering="crispEdges" />
+            <rect {...onPicture(grown(window, softEdge), picture)} />
           </clipPath>
         ))}
       </defs>

@@ -1,7 +1,7 @@
 import { FileInput, Trash2, Undo2 } from "lucide-react";
 import { useRef } from "react";
+import { Way } from "../../app/Way.tsx";
 import { button } from "../../ui/button.ts";
-import { Logo } from "../../ui/Logo.tsx";
 import { JobCard } from "./JobCard.tsx";
 import { StartJob } from "./StartJob.tsx";
 import { useJobs } from "./useJobs.ts";
@@ -13,12 +13,13 @@ export function JobsView() {
   return (
     <div className="min-h-screen">
       <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
-        <Logo />
-        <strong className="text-[15px] font-[680]">Wide Quilt</strong>
-        <span aria-hidden className="text-edge">
-          /
-        </span>
-        <h1 className="font-semibold">Jobs</h1>
+        <Way
+          steps={[
+            <h1 key="jobs" className="font-semibold">
+              Jobs
+            </h1>,
+          ]}
+        />
         <span className="grow" />
         <input
           ref={file}

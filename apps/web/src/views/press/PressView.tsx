@@ -3,11 +3,12 @@ import { useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Job } from "@wide-quilt/core";
 import type { Format } from "@wide-quilt/server/contract";
+import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { Way, WayToJobs } from "../../app/Way.tsx";
 import { open } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
-import { Logo } from "../../ui/Logo.tsx";
 import { HowCard } from "./HowCard.tsx";
 import { ProofPane } from "./ProofPane.tsx";
 import { RunsCard } from "./RunsCard.tsx";
@@ -32,18 +33,7 @@ export function PressView() {
   useEffect(() => {
     document.title = job ? `Press: ${job.name} – Wide Quilt` : "Press – Wide Quilt";
   }, [job]);
-  if (failure) {
-    return (
-      <main className="mx-auto max-w-md px-6 py-24">
-        <p role="alert" className="mb-4 text-lg">
-          {failure}
-        </p>
-        <Link to="/" className="font-semibold text-accent underline underline-offset-4">
-          Go to your jobs
-        </Link>
-      </main>
-    );
-  }
+  if (failure) return <NotOpened why={failure} />;
   if (!job || openId !== id || !id)
     return <p className="px-6 py-24 text-center text-ink-3">Getting the sheets ready …</p>;
   return <Press id={id} job={job} />;
@@ -60,22 +50,17 @@ function Press({ id, job }: { id: string; job: Job }) {
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_minmax(0,1fr)] overflow-hidden">
       <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
-        <Link to="/" aria-label="Wide Quilt, all jobs" className="flex items-center gap-3.5">
-          <Logo />
-          <strong className="text-[15px] font-[680]">Wide Quilt</strong>
-        </Link>
-        <nav aria-label="Where you are" className="flex min-w-0 items-center gap-3.5">
-          <Slash />
-          <Link to="/" className="hover:underline">
-            Jobs
-          </Link>
-          <Slash />
-          <Link to={`/jobs/${id}`} className="truncate hover:underline">
-            {job.name}
-          </Link>
-          <Slash />
-          <h1 className="font-semibold">Press</h1>
-        </nav>
+        <Way
+          steps={[
+            <WayToJobs key="jobs" />,
+            <Link key="job" to={`/jobs/${id}`} className="truncate hover:underline">
+              {job.name}
+            </Link>,
+            <h1 key="press" className="font-semibold">
+              Press
+            </h1>,
+          ]}
+        />
         <span className="grow" />
         <Link to={`/jobs/${id}`} className={button.plain}>
           <ArrowLeft size={15} aria-hidden /> Back to the table
@@ -95,9 +80,3 @@ function Press({ id, job }: { id: string; job: Job }) {
     </div>
   );
 }
-
-const Slash = () => (
-  <span aria-hidden className="text-edge">
-    /
-  </span>
-);

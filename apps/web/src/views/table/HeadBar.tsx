@@ -2,10 +2,10 @@ import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
 import { memo, useState } from "react";
 import { Link } from "react-router";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { Way, WayToJobs } from "../../app/Way.tsx";
 import { edit, step } from "../../table/edits.ts";
 import { selectToCheck } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
-import { Logo } from "../../ui/Logo.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { when } from "../../words/words.ts";
 import { TO_CHECK } from "./CheckList.tsx";
@@ -19,18 +19,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   const dispatch = useAppDispatch();
   return (
     <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
-      <Link to="/" aria-label="Wide Quilt, all jobs" className="flex items-center gap-3.5">
-        <Logo />
-        <strong className="text-[15px] font-[680] max-[1100px]:sr-only">Wide Quilt</strong>
-      </Link>
-      <nav aria-label="Where you are" className="flex min-w-0 items-center gap-3.5">
-        <Slash />
-        <Link to="/" className="hover:underline">
-          Jobs
-        </Link>
-        <Slash />
-        <JobName name={name} />
-      </nav>
+      <Way steps={[<WayToJobs key="jobs" />, <JobName key="name" name={name} />]} />
       <SavedState />
       <span className="grow" />
       <button
@@ -67,12 +56,6 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
     </header>
   );
 });
-
-const Slash = () => (
-  <span aria-hidden className="text-edge">
-    /
-  </span>
-);
 
 function JobName({ name }: { name: string }) {
   const [renames, setRenames] = useState(false);

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
-import { Link, useParams } from "react-router";
+import { useParams } from "react-router";
+import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { lookAgain, open } from "../../table/edits.ts";
 import { selectJob } from "../../table/sheets.ts";
@@ -35,18 +36,7 @@ export function TableView() {
     document.title = job ? `${job.name} – Wide Quilt` : "Wide Quilt";
   }, [job]);
 
-  if (failure) {
-    return (
-      <main className="mx-auto max-w-md px-6 py-24">
-        <p role="alert" className="mb-4 text-lg">
-          {failure}
-        </p>
-        <Link to="/" className="font-semibold text-accent underline underline-offset-4">
-          Go to your jobs
-        </Link>
-      </main>
-    );
-  }
+  if (failure) return <NotOpened why={failure} />;
   if (!job) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-hidden">

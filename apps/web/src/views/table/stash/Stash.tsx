@@ -1,4 +1,4 @@
-import { ImagePlus, Search, X } from "lucide-react";
+import { ImagePlus, X } from "lucide-react";
 import { memo, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import type { PhotoRef } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
@@ -7,6 +7,7 @@ import { edit } from "../../../table/edits.ts";
 import { selectCell, selectUses } from "../../../table/sheets.ts";
 import { photoChosen } from "../../../table/view.ts";
 import { button } from "../../../ui/button.ts";
+import { SearchField } from "../../../ui/SearchField.tsx";
 import { Progress } from "../../../ui/Progress.tsx";
 import { PHOTO_DRAG, PHOTO_FILES } from "./drag.ts";
 import { useArrivals } from "./useArrivals.ts";
@@ -36,17 +37,13 @@ export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[]
           </span>
         </h2>
         {count >= MANY && (
-          <label className="relative mb-2.5 block">
-            <span className="sr-only">Search photos by name</span>
-            <Search size={14} aria-hidden className="absolute top-1/2 left-2 -translate-y-1/2 text-ink-3" />
-            <input
-              type="search"
-              value={search}
-              placeholder="Search by name"
-              className="w-full rounded-md border border-edge bg-white py-1 pr-2 pl-7 text-[12.5px] placeholder:text-ink-3"
-              onChange={(event) => setSearch(event.target.value)}
-            />
-          </label>
+          <SearchField
+            className="mb-2.5"
+            label="Search photos by name"
+            placeholder="Search by name"
+            value={search}
+            onChange={setSearch}
+          />
         )}
       </div>
       <div className="min-h-0 grow overflow-y-auto px-3.5 pb-3.5">

@@ -74,6 +74,7 @@ function SheetOnTable({ sheet, scale, room }: SheetProps) {
         <SheetPicture
           plan={sheet}
           photo={preview}
+          softEdge={Math.round(1000 / scale / 3)}
           className="block h-full w-full"
           label={`Sheet ${sheet.number} of ${sheet.of}`}
         >

@@ -1,10 +1,10 @@
 import { useState } from "react";
-import { kindOf, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
+import { kindOf, LIMITS, PAPERS, type Job, type Paper, type Size, writeSize } from "@wide-quilt/core";
 import { LOCALE } from "../../../../app/preferences.ts";
+import { SearchField } from "../../../../ui/SearchField.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import type { PanelProps } from "./panel.ts";
 import { SizeFields } from "./SizeFields.tsx";
-import { writeSize } from "@wide-quilt/core";
 
 type SheetPaper = Job["sheet"]["paper"];
 
@@ -38,16 +38,12 @@ export function PaperPanel({ job, words, change }: PanelProps) {
   return (
     <div className="flex flex-col gap-3">
       <SizeFields size={paper} range={LIMITS.paper} words={words} onChange={setSize} />
-      <label>
-        <span className="sr-only">Search papers</span>
-        <input
-          type="search"
-          value={search}
-          placeholder="Search: A4, 10 × 15, letter …"
-          className="w-full rounded-md border border-edge px-2 py-1.5 text-[13px] placeholder:text-ink-3"
-          onChange={(event) => setSearch(event.target.value)}
-        />
-      </label>
+      <SearchField
+        label="Search papers"
+        placeholder="Search: A4, 10 × 15, letter …"
+        value={search}
+        onChange={setSearch}
+      />
       <div className="max-h-64 overflow-y-auto">
         {GROUPS.map((group) => {
           const papers = found.filter((one) => one.group === group);
