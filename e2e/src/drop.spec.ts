@@ -56,10 +56,10 @@ test("the cell's card sets how a photo sits, and a free photo leaves paper bare"
 }) => {
   await startCopies(page, await cameraPhoto(folder, "lying.jpg", 1600, 900));
   await expect(page.getByText(/The crop takes away 56 % of lying.jpg/)).toBeVisible();
-  await page.getByRole("button", { name: "Turn the photo" }).click();
-  // Turned, 9 : 16 fills 7 : 9 with 72.3 % of it.
   await cell(page, 1).click();
-  await expect(page.getByText("28\u00a0%")).toBeVisible();
+  await page.getByLabel("where it helps").check();
+  // Turned, 9 : 16 fills 7 : 9 with 72.3 % of it.
+  await expect(page.getByText("28\u00a0%", { exact: true })).toBeVisible();
   await page.getByRole("radio", { name: "Whole photo" }).click();
   await expect(page.getByText("Nothing is cropped")).toBeVisible();
   await page.getByRole("radio", { name: "Free" }).click();
