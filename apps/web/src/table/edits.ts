@@ -60,7 +60,7 @@ const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   for (;;) {
     const { id, version, pending } = getState().openJob;
     if (id === null || pending.length === 0) return;
-    dispatch(saving(silent > 0 ? "waiting" : "saving"));
+    if (silent === 0) dispatch(saving("saving"));
     const lot = [...pending];
     const ids = lot.map((sent) => sent.id);
     try {
@@ -70,6 +70,7 @@ const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
     } catch (error) {
       if (getState().openJob.id !== id) return;
       if (error instanceof NoAnswer) {
+        dispatch(saving("waiting"));
         await new Promise((go) => setTimeout(go, PATIENCE[Math.min(silent++, PATIENCE.length - 1)]));
         continue;
       }
