@@ -19,6 +19,8 @@ export default defineConfig({
           root: "apps/server",
           include: ["test/**/*.test.ts"],
           globalSetup: "test/build.ts",
+          // How long a test waits for the server to get somewhere; on a busy machine that is more than a second.
+          expect: { poll: { timeout: 30_000 } },
           testTimeout: 60_000,
           hookTimeout: 60_000,
         },
