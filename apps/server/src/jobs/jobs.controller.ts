@@ -51,7 +51,7 @@ export class JobsController {
   @Get(":id/file")
   @ApiOperation({ summary: "The job as a job file" })
   file(@Param("id") id: string, @Res() response: Response): void {
-    const { job } = this.jobs.view(id);
+    const job = this.jobs.job(id);
     response.setHeader("Content-Disposition", attachment(`${job.name}.job.json`));
     response.type("application/json").send(`${JSON.stringify(job, null, 2)}\n`);
   }

@@ -63,6 +63,11 @@ export class JobsService {
     };
   }
 
+  /** A job alone, for those who need neither its photos nor its steps. */
+  job(id: string): Job {
+    return this.row(id).job;
+  }
+
   start(name: string, locale?: string): JobView {
     return this.keep(freshCopiesJob(name.trim(), locale));
   }
@@ -75,7 +80,7 @@ export class JobsService {
   }
 
   duplicate(id: string): JobView {
-    const { job } = this.row(id);
+    const job = this.job(id);
     return this.keep({ ...job, name: `${job.name.slice(0, 190)}, copy` });
   }
 
@@ -188,7 +193,11 @@ export class JobsService {
         .where(eq(jobs.id, id))
         .run();
       // A gesture that was undone is over: what comes next is a step of its own.
-      this.db.update(revisions).set({ gesture: null }).where(eq(revisions.jobId, id)).run();
+      this.db
+        .update(revisions)
+        .set({ gesture: null })
+        .where(and(eq(revisions.jobId, id), eq(revisions.number, row.at + by)))
+        .run();
     });
     return this.view(id);
   }

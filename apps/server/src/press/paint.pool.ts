@@ -28,6 +28,8 @@ export class PaintPool implements OnModuleDestroy {
         return await this.work(worker, task, progress);
       } finally {
         if (this.all.has(worker)) this.idle.push(worker);
+        // The thread is another task's from here on: a late cancel must not reach it.
+        worker = undefined;
       }
     });
     const cancel = () => {

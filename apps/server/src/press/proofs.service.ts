@@ -14,7 +14,6 @@ import { TasksService } from "./tasks.service.ts";
 
 interface KeptProof extends Proof {
   painting: Painting;
-  file: string;
   /** The picture to look at: the file itself where it is one. */
   picture: string;
 }
@@ -36,7 +35,7 @@ export class ProofsService {
   ) {}
 
   ask(jobId: string, { format, quality, sheet }: AskProof): Proof {
-    const { job } = this.jobs.view(jobId);
+    const job = this.jobs.job(jobId);
     const sheets = this.tasks.sheets(job, format);
     const plan = sheets[sheet - 1];
     if (!plan) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
@@ -66,7 +65,6 @@ export class ProofsService {
       pixels: plan.pixels,
       why: null,
       painting,
-      file,
       picture,
     };
     this.keep(proof);

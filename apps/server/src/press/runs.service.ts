@@ -45,7 +45,7 @@ export class RunsService {
   }
 
   start(jobId: string, { format, quality, name }: AskRun): Run {
-    const { job } = this.jobs.view(jobId);
+    const job = this.jobs.job(jobId);
     const sheets = this.tasks.sheets(job, format);
     const count = format === "pdf" ? 1 : sheets.length;
     const promised = new Set([...this.underWay.values()].flatMap(({ names }) => names));

@@ -34,8 +34,3 @@ export type FromWorker =
 export type ToWorker = { paint: PaintTask } | { cancel: true };
 
 export const ENDING: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf" };
-export const MEDIA_TYPE: Record<Format, string> = {
-  jpeg: "image/jpeg",
-  png: "image/png",
-  pdf: "application/pdf",
-};
