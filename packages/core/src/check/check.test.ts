@@ -1,6 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { NO_EDGES } from "../geometry/index.ts";
-import { applyEdit, freshCopiesJob, printerOfJob, type Job } from "../job/index.ts";
+import { applyEdit } from "../edit/index.ts";
+import { printerOfJob, type Job } from "../job/index.ts";
+import { freshJob, type Kind } from "../kinds/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { mm } from "../length/index.ts";
 import { PRINTERS } from "../printer/index.ts";
@@ -13,7 +15,7 @@ const photos = {
   lying: { width: 6000, height: 4000 },
 };
 const job = (photo?: keyof typeof photos): Job => {
-  const fresh = freshCopiesJob("Check");
+  const fresh = freshJob("copies", "Check");
   return photo
     ? applyEdit(fresh, { do: "add photos", photos: [{ id: photo, name: `${photo}.jpg` }] })
     : fresh;
@@ -42,7 +44,9 @@ describe("check", () => {
     expect(findings(job())).toMatchObject([
       { rule: "empty-cell", cells: ["1", "2", "3", "4", "5", "6", "7", "8"] },
     ]);
-    const emptied = applyEdit(job("good"), { do: "shot", shot: 1, change: { photo: null } });
+    // Shot 9 would show the ninth photo, and there is one.
+    const cells = ["1", "2", "3", "4", "5", "6", "7", "8"];
+    const emptied = applyEdit(job("good"), { do: "share shot", cells, shot: 9 });
     expect(mended(emptied, "empty-cell")).toEqual([]);
   });
 
@@ -108,5 +112,78 @@ describe("check", () => {
     const huge = applyEdit(job("good"), { do: "sheet", change: { paper, ppi: 600, margins: NO_EDGES } });
     expect(rules(huge)).toContain("too-many-pixels");
     expect(mended(huge, "too-many-pixels")).not.toContain("too-many-pixels");
+  });
+
+  const all = ["good", "small", "medium", "lying"] as const;
+  const everything = (kind: Kind): Job =>
+    applyEdit(freshJob(kind, "Check"), {
+      do: "add photos",
+      photos: all.map((id) => ({ id, name: `${id}.jpg` })),
+    });
+
+  it("says once what is the matter with many photos, and turns those that it helps", () => {
+    const more = { ...photos, l2: photos.lying, l3: photos.lying, l4: photos.lying };
+    const ids = ["lying", "l2", "l3", "l4"];
+    let proofs = freshJob("collage", "Check");
+    proofs = applyEdit(proofs, { do: "ticket", change: { way: "grid", columns: 2, rows: 2 } });
+    proofs = applyEdit(proofs, { do: "sheet", change: { lie: "portrait" } });
+    proofs = applyEdit(proofs, { do: "add photos", photos: ids.map((id) => ({ id, name: `${id}.jpg` })) });
+    const found = (of: Job) =>
+      toCheck(check(of, more, arrange(of, more))).filter(({ rule }) => rule === "crop-loss");
+    expect(found(proofs)).toHaveLength(1);
+    expect(found(proofs)[0]).toMatchObject({
+      cells: ["1", "2", "3", "4"],
+      mend: { label: "Turn photos where it helps" },
+    });
+    expect(found(applyEdit(proofs, found(proofs)[0]!.mend!.edit))).toEqual([]);
+  });
+
+  it("finds pieces that lie on none of the papers", () => {
+    const pieces = [{ shot: 1, width: mm(400), height: mm(20), quantity: 3, mayTurn: true, photo: null }];
+    const mixed = applyEdit(everything("mixed"), { do: "ticket", change: { pieces } });
+    expect(findings(mixed)[0]).toMatchObject({ rule: "nothing-fits" });
+    const some = [
+      ...pieces,
+      { shot: 2, width: mm(40), height: mm(50), quantity: 1, mayTurn: true, photo: null },
+    ];
+    const rest = applyEdit(mixed, { do: "ticket", change: { pieces: some } });
+    expect(findings(rest)[0]!.sentence).toMatch(/^3 pieces fit on none of the papers/);
+  });
+
+  it("finds a collage that crops what was not to be cropped, and looks for another arrangement", () => {
+    // Three photos, one of them twice as wide as high, in one row on upright paper: far from what they are.
+    const held = applyEdit(everything("collage"), { do: "ticket", change: { arrangement: "x 0 x 1 x 2 3" } });
+    const crop = findings(held).find(({ rule }) => rule === "collage-crop")!;
+    expect(crop.sentence).toMatch(/crops \d+\.\d % of every photo/);
+    expect(applyEdit(held, crop.mend!.edit).ticket).toMatchObject({ arrangement: null });
+  });
+
+  it("finds cells that hang over the paper's edge", () => {
+    const place = {
+      sheet: "1",
+      x: mm(-4),
+      y: mm(20),
+      width: mm(30),
+      height: mm(30),
+      angle: 0,
+      order: 0,
+      locked: false,
+      proportion: false,
+    };
+    const over = applyEdit(everything("free"), { do: "add cells", cells: [{ place, photo: "good" }] });
+    expect(findings(over)[0]).toMatchObject({ rule: "outside-printable", cells: ["o1"] });
+    expect(findings(over)[0]!.sentence).toMatch(/^One cell reaches up to 4.mm over the paper’s edge/);
+    expect(findings(over)[0]!.mend).toBeUndefined();
+  });
+
+  it("counts what a printer loses by enlarging the page by 4 %", () => {
+    const enlarged = applyEdit(job("good"), { do: "sheet", change: { enlarged: 4 } });
+    // (1 − 1/1.04)/2 = 1.923 %: 2.93 mm of 152.4 and 1.95 of 101.6, where the lab's own 2 mm are more
+    expect(arrange(enlarged, photos)[0]!.mayLose).toEqual({
+      top: 2000,
+      right: 2931,
+      bottom: 2000,
+      left: 2931,
+    });
   });
 });

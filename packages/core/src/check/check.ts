@@ -1,7 +1,8 @@
 import type { Job } from "../job/index.ts";
-import type { TicketWords } from "../kinds/index.ts";
+import { layOut, type Layout, type TicketWords } from "../kinds/index.ts";
 import type { Photos, SheetPlan } from "../plan/index.ts";
 import type { Finding, FindingLevel, Rule } from "./finding.ts";
+import { collageCrop } from "./rules/collageCrop.ts";
 import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
@@ -10,14 +11,17 @@ import { paperEdge } from "./rules/paperEdge.ts";
 import { resolution } from "./rules/resolution.ts";
 import { sheetPixels } from "./rules/sheetPixels.ts";
 import { slackInGap } from "./rules/slackInGap.ts";
+import { tooLarge } from "./rules/tooLarge.ts";
 
 const RULES: readonly Rule[] = [
   nothingFits,
+  tooLarge,
   sheetPixels,
   emptyCells,
   paperEdge,
   resolution,
   cropLoss,
+  collageCrop,
   slackInGap,
   exactSizes,
 ];
@@ -30,8 +34,9 @@ export function check(
   photos: Photos,
   sheets: readonly SheetPlan[],
   words: TicketWords = { unit: "mm" },
+  layout: Layout = layOut(job, photos),
 ): Finding[] {
-  const inspection = { job, photos, sheets, words };
+  const inspection = { job, photos, sheets, layout, words };
   return RULES.flatMap((rule) => rule(inspection)).sort((a, b) => ORDER[a.level] - ORDER[b.level]);
 }
 

@@ -1,5 +1,6 @@
-import type { Job, JobEdit } from "../job/index.ts";
-import type { TicketWords } from "../kinds/index.ts";
+import type { JobEdit } from "../edit/index.ts";
+import type { Job } from "../job/index.ts";
+import type { Layout, TicketWords } from "../kinds/index.ts";
 import type { Photos, SheetPlan } from "../plan/index.ts";
 
 /** "wrong" spoils the print, "look" may, "right" is said because people ask. */
@@ -23,6 +24,7 @@ export interface Inspection {
   job: Job;
   photos: Photos;
   sheets: readonly SheetPlan[];
+  layout: Layout;
   words: TicketWords;
 }
 

@@ -1,10 +1,12 @@
 import type { Picture } from "../crop/index.ts";
+import type { PhotoId } from "../job/index.ts";
 import type { CellPlan } from "../plan/index.ts";
 import type { Inspection } from "./finding.ts";
 
-/** The cells of one shot that have a picture. All of them show it in the same way. */
+/** The cells of one shot that have a picture. They show it in the same way, as far as their sizes are the same. */
 export interface ShownShot {
   shot: number;
+  photo: PhotoId;
   /** The photo's file name. */
   name: string;
   picture: Picture;
@@ -15,12 +17,18 @@ export interface ShownShot {
 export function shownShots({ job, sheets }: Inspection): ShownShot[] {
   const shots = new Map<number, ShownShot>();
   for (const cell of sheets.flatMap((sheet) => sheet.cells)) {
-    if (!cell.picture) continue;
+    if (!cell.picture || cell.photo === null) continue;
     const known = shots.get(cell.shot);
     if (known) known.cells.push(cell);
     else {
       const name = job.stash.find(({ id }) => id === cell.photo)?.name ?? "The photo";
-      shots.set(cell.shot, { shot: cell.shot, name, picture: cell.picture, cells: [cell] });
+      shots.set(cell.shot, {
+        shot: cell.shot,
+        photo: cell.photo,
+        name,
+        picture: cell.picture,
+        cells: [cell],
+      });
     }
   }
   return [...shots.values()];

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { NO_EDGES, onItsSide } from "../geometry/index.ts";
+import { onItsSide } from "../geometry/index.ts";
 import { mm, um } from "../length/index.ts";
 import { paperById } from "../paper/index.ts";
-import { blockFor, fitGrid } from "./index.ts";
+import { blockFor, evenBorder, fitGrid } from "./index.ts";
 
 const piece = { width: mm(35), height: mm(45) };
 const gap = mm(2);
@@ -12,18 +12,18 @@ describe("fitGrid", () => {
   it("fits 2 × 3 of 35 × 45 mm on upright 10 × 15 cm paper, 4 × 2 on its side", () => {
     // (101.6 + 2)/37 = 2.8, (152.4 + 2)/47 = 3.3; lying (152.4 + 2)/37 = 4.17, (101.6 + 2)/47 = 2.2
     const paper = paperById("photo-10x15");
-    expect(fitGrid({ piece, paper, margins: NO_EDGES, gap }, "upright")).toEqual({
+    expect(fitGrid({ piece, area: paper, gap }, "upright")).toEqual({
       columns: 2,
       rows: 3,
       count: 6,
       turned: false,
     });
-    expect(fitGrid({ piece, paper: onItsSide(paper), margins: NO_EDGES, gap }, "upright")).toMatchObject({
+    expect(fitGrid({ piece, area: onItsSide(paper), gap }, "upright")).toMatchObject({
       columns: 4,
       rows: 2,
       count: 8,
     });
-    expect(fitGrid({ piece, paper, margins: NO_EDGES, gap }, "better")).toEqual({
+    expect(fitGrid({ piece, area: paper, gap }, "better")).toEqual({
       columns: 2,
       rows: 4,
       count: 8,
@@ -33,16 +33,13 @@ describe("fitGrid", () => {
 
   it("needs no gap after the last piece: exactly filled paper is filled", () => {
     const paper = { width: mm(3 * 35 + 2 * 2), height: mm(45) };
-    expect(fitGrid({ piece, paper, margins: NO_EDGES, gap }, "upright").count).toBe(3);
-    expect(
-      fitGrid({ piece, paper: { ...paper, width: um(paper.width - 1) }, margins: NO_EDGES, gap }, "upright")
-        .count,
-    ).toBe(2);
+    expect(fitGrid({ piece, area: paper, gap }, "upright").count).toBe(3);
+    expect(fitGrid({ piece, area: { ...paper, width: um(paper.width - 1) }, gap }, "upright").count).toBe(2);
   });
 
   it("fits nothing where the margins leave nothing", () => {
-    const margins = { top: mm(100), bottom: mm(100), left: mm(0), right: mm(0) };
-    expect(fitGrid({ piece, paper: paperById("photo-10x15"), margins, gap }, "better").count).toBe(0);
+    const area = { width: mm(101.6), height: mm(-47.6) };
+    expect(fitGrid({ piece, area, gap }, "better").count).toBe(0);
   });
 
   it("never lets a row be longer than the paper, and never leaves room for one more", () => {
@@ -52,8 +49,7 @@ describe("fitGrid", () => {
         const fit = fitGrid(
           {
             piece: { width: um(w), height: um(h) },
-            paper: { width: um(pw), height: um(ph) },
-            margins: NO_EDGES,
+            area: { width: um(pw), height: um(ph) },
             gap: um(g),
           },
           "upright",
@@ -62,6 +58,23 @@ describe("fitGrid", () => {
         expect((fit.columns + 1) * w + fit.columns * g).toBeGreaterThan(pw);
       }),
     );
+  });
+});
+
+describe("evenBorder", () => {
+  it("widens a 10 × 15 print on 13 × 18 paper until the white is even", () => {
+    // (127 − 101.6)/2 = 12.7 at the sides, (177.8 − 152.4)/2 = 12.7 at the ends: even already
+    expect(
+      evenBorder({ width: mm(127), height: mm(177.8) }, { width: mm(101.6), height: mm(152.4) }),
+    ).toBeNull();
+    // on A5: (148 − 101.6)/2 = 23.2, (210 − 152.4)/2 = 28.8; 148 − 46.4 = 101.6 by 210 − 46.4 = 163.6
+    expect(evenBorder({ width: mm(148), height: mm(210) }, { width: mm(101.6), height: mm(152.4) })).toEqual({
+      size: { width: 101_600, height: 163_600 },
+      border: 23_200,
+    });
+    expect(
+      evenBorder({ width: mm(90), height: mm(210) }, { width: mm(101.6), height: mm(152.4) }),
+    ).toBeNull();
   });
 });
 

@@ -1,11 +1,10 @@
-import { inside, onItsSide, type Edges, type Size } from "../geometry/index.ts";
+import { onItsSide, type Size } from "../geometry/index.ts";
 import type { Um } from "../length/index.ts";
 
 /** What is to be fitted: identical pieces, a gap between them, and the area inside a sheet's margins. */
 export interface FitQuestion {
   piece: Size;
-  paper: Size;
-  margins: Edges;
+  area: Size;
   gap: Um;
 }
 
@@ -35,9 +34,8 @@ export function fitGrid(question: FitQuestion, turn: PieceTurn): GridFit {
     return turned.count > upright.count ? turned : upright;
   }
   const piece = turn === "turned" ? onItsSide(question.piece) : question.piece;
-  const area = inside(question.paper, question.margins);
-  const columns = countAlong(area.width, piece.width, question.gap);
-  const rows = countAlong(area.height, piece.height, question.gap);
+  const columns = countAlong(question.area.width, piece.width, question.gap);
+  const rows = countAlong(question.area.height, piece.height, question.gap);
   return { columns, rows, count: columns * rows, turned: turn === "turned" };
 }
 

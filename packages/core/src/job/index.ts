@@ -1,24 +1,18 @@
 export { LIMITS, type LengthRange } from "./limits.ts";
 export {
   JOB_VERSION,
-  type CopiesTicket,
+  type CellByHand,
   type Finish,
   type Job,
   type MarkKind,
   type PhotoId,
   type PhotoRef,
+  type Place,
   type SheetSetup,
   type Shot,
   type Turn,
 } from "./schema.ts";
-export { COMPUTED_SHOT, freshCopiesJob, printerOfJob } from "./fresh.ts";
-export {
-  jobJsonSchema,
-  readEdit,
-  readJob,
-  type EditReading,
-  type JobFault,
-  type JobReading,
-} from "./read.ts";
-export { applyEdit, isByHand, shotByNumber, shotOfCell } from "./edit.ts";
-export { sayEdit, type JobEdit } from "./editSchema.ts";
+export { COMPUTED_SHOT, isByHand, shotByNumber } from "./shots.ts";
+export { printerOfJob } from "./printer.ts";
+export { jobJsonSchema, readJob, type JobFault, type JobReading } from "./read.ts";
+export { isAddedSheet, sheetOrder } from "./sheetOrder.ts";

@@ -17,7 +17,22 @@ export const LIMITS = {
   slack: { least: um(0), most: mm(20) },
   line: { least: um(20), most: mm(20) },
   markLength: { least: mm(0.5), most: mm(50) },
+  /** A finished sheet smaller than its paper. */
+  trim: { least: mm(10), most: mm(5000) },
+  bleed: { least: um(0), most: mm(50) },
+  /** Where a cell may be put by hand, from the paper's corner. */
+  away: { least: mm(-5000), most: mm(5000) },
   copies: { least: 1, most: 10_000 },
+  quantity: { least: 1, most: 1000 },
+  /** Pieces, lines and papers of one job of mixed sizes. */
+  pieces: 2000,
+  lines: 500,
+  papers: 12,
+  /** Rows or columns of a collage, and cells in each. */
+  strips: { least: 1, most: 60 },
+  /** Photos that a search for a collage that crops nothing takes on. */
+  wholeCollage: 120,
+  sheets: 10_000,
   ppi: { least: 36, most: 2400 },
   /** Photos in one job's stash. */
   stash: 5000,

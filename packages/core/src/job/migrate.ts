@@ -2,15 +2,29 @@ import { JOB_VERSION } from "./schema.ts";
 
 type Migration = { ok: true; value: unknown } | { ok: false; why: string };
 
-/** For each older version, the step that brings a job file one version on. None yet: version 1 is the first. */
-const STEPS: Record<number, (job: Record<string, unknown>) => Record<string, unknown>> = {};
+type Values = Record<string, unknown>;
+
+/** For each older version, the step that brings a job file one version on. */
+const STEPS: Record<number, (job: Values) => Values> = {
+  // Version 1 knew copies of one photo alone, on whole papers.
+  1: (job) => {
+    const { turnPieces, ...ticket } = (job.ticket ?? {}) as Values;
+    return {
+      ...job,
+      version: 2,
+      ticket: { ...ticket, turnPieces: turnPieces === true ? "all" : "never", cuts: "straight" },
+      sheet: { ...(job.sheet as Values), trim: null, bleed: 0, safe: 0, enlarged: 0, facing: false },
+      sheets: { order: [], gone: [] },
+    };
+  },
+};
 
 /** Brings a job file of an older version up to this one. Refuses files of other kinds and of newer versions. */
 export function migrate(value: unknown): Migration {
   if (typeof value !== "object" || value === null || Array.isArray(value)) {
     return { ok: false, why: "This is not a Wide Quilt job: a job file is a JSON object." };
   }
-  let job = value as Record<string, unknown>;
+  let job = value as Values;
   if (job.format !== "wide-quilt-job") {
     return { ok: false, why: "This is not a Wide Quilt job: its “format” is not “wide-quilt-job”." };
   }

@@ -1,5 +1,4 @@
 import { z } from "zod";
-import { jobEditSchema, type JobEdit } from "./editSchema.ts";
 import { migrate } from "./migrate.ts";
 import { jobSchema, type Job } from "./schema.ts";
 
@@ -22,22 +21,19 @@ export function readJob(value: unknown): JobReading {
   return { ok: true, job: parsed.data };
 }
 
-export type EditReading = { ok: true; edit: JobEdit } | { ok: false; faults: JobFault[] };
-
-/** Checks that a value read from outside is an edit of a job. */
-export function readEdit(value: unknown): EditReading {
-  const parsed = jobEditSchema.safeParse(value);
-  if (!parsed.success) return { ok: false, faults: parsed.error.issues.map(fault) };
-  return { ok: true, edit: parsed.data };
-}
-
 /** The job file's JSON Schema (draft 2020-12), as it stands in `docs/job.schema.json`. */
 export const jobJsonSchema = (): Record<string, unknown> => ({
   ...(z.toJSONSchema(jobSchema, { target: "draft-2020-12" }) as Record<string, unknown>),
   title: "Wide Quilt job",
 });
 
-function fault(issue: z.core.$ZodIssue): JobFault {
+/** What a schema found wrong, in a sentence. */
+export function fault(issue: z.core.$ZodIssue): JobFault {
+  if (issue.code === "invalid_union") {
+    // Of what it could have been, the one that comes nearest says what is wrong.
+    const inner = issue.errors.flat().sort((a, b) => b.path.length - a.path.length)[0];
+    if (inner) return fault({ ...inner, path: [...issue.path, ...inner.path] } as z.core.$ZodIssue);
+  }
   const field = issue.path.join(".");
   const what = field === "" ? "It" : `“${field}”`;
   if (issue.code === "unrecognized_keys") {

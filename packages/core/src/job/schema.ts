@@ -1,76 +1,29 @@
 import { z } from "zod";
-import type { Um } from "../length/index.ts";
-import { LIMITS, type LengthRange } from "./limits.ts";
-
-// Compiled checks need eval, which the pages' content security policy rightly forbids.
-z.config({ jitless: true });
+import { ticketSchema } from "../kinds/tickets.ts";
+import { LIMITS } from "./limits.ts";
+import { colour, edges, length, name, paper, photoId, shotNumber, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 1;
-
-const millimetres = (length: Um) => `${length / 1000} mm`;
-
-/** A length in whole micrometres inside a range. */
-const length = ({ least, most }: LengthRange, about: string) =>
-  z
-    .int("must be a whole number of micrometres")
-    .min(least, `must be at least ${millimetres(least)}`)
-    .max(most, `must be at most ${millimetres(most)}`)
-    .describe(`${about}, in µm`) as unknown as z.ZodType<Um, Um>;
-
-const size = (range: LengthRange, about: string) =>
-  z.strictObject({ width: length(range, `${about}: width`), height: length(range, `${about}: height`) });
-
-const edges = (about: string) =>
-  z.strictObject({
-    top: length(LIMITS.margin, `${about}, top`),
-    right: length(LIMITS.margin, `${about}, right`),
-    bottom: length(LIMITS.margin, `${about}, bottom`),
-    left: length(LIMITS.margin, `${about}, left`),
-  });
-
-const name = z.string().trim().min(1, "must not be empty").max(200, "must be at most 200 characters");
-const colour = z
-  .string()
-  .regex(/^#[0-9a-f]{6}$/, "must be a colour such as #808080")
-  .describe("sRGB colour, #rrggbb");
-const photoId = z
-  .string()
-  .min(1)
-  .max(128)
-  .describe("SHA-512/256 of the photo file in hexadecimal, or any name unique in this file");
-const copies = z
-  .int("must be a whole number")
-  .min(LIMITS.copies.least, "must be at least 1")
-  .max(LIMITS.copies.most, `must be at most ${LIMITS.copies.most}`);
-
-/** The ticket of "copies of one photo". */
-export const copiesTicketSchema = z.strictObject({
-  kind: z.literal("copies"),
-  copies: z
-    .union([copies, z.literal("fit")])
-    .describe("How many pieces; “fit” for as many as fit on one sheet"),
-  size: size(LIMITS.piece, "Finished size of a piece"),
-  gap: length(LIMITS.gap, "Distance between finished pieces"),
-  place: z
-    .enum(["centred", "top left", "top"])
-    .describe("Where the block of pieces lies between the margins"),
-  turnPieces: z.boolean().describe("Whether pieces may lie on their side where more fit so"),
-});
+export const JOB_VERSION = 2;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
-  paper: z
-    .strictObject({
-      name,
-      width: length(LIMITS.paper, "Paper width, upright"),
-      height: length(LIMITS.paper, "Paper height, upright"),
-    })
-    .describe("The paper, upright"),
+  paper,
   lie: z
     .enum(["most", "portrait", "landscape"])
     .describe("How the paper lies; “most” for whichever fits more"),
-  margins: edges("Margin of the sheet as it lies"),
+  trim: size(LIMITS.trim, "Finished sheet as it lies")
+    .nullable()
+    .describe("A finished sheet smaller than its paper, in the middle of it; null for the paper itself"),
+  margins: edges("Margin of the finished sheet as it lies"),
+  bleed: length(LIMITS.bleed, "How far what touches the finished sheet’s edge runs on past it"),
+  safe: length(LIMITS.margin, "Inside the finished sheet’s edge, where nothing important belongs"),
+  enlarged: z
+    .number()
+    .min(0, "must be at least 0 %")
+    .max(20, "must be at most 20 %")
+    .describe("By how many percent the printer enlarges a page to print it without a border; 0 for never"),
+  facing: z.boolean().describe("Whether sheets are pages that face each other in pairs"),
   ppi: z
     .number()
     .min(LIMITS.ppi.least, `must be at least ${LIMITS.ppi.least} ppi`)
@@ -105,7 +58,7 @@ export const finishSchema = z.strictObject({
 
 /** How a photo sits in the cells of one shot. */
 export const shotSchema = z.strictObject({
-  photo: photoId.nullable(),
+  photo: photoId.nullable().describe("The photo; null for the one that the layout puts there"),
   fit: z.enum(["fill", "whole", "free"]),
   scale: z
     .number()
@@ -120,12 +73,34 @@ export const shotSchema = z.strictObject({
     .describe("Degrees clockwise, or “suit” to lie on its side where that shows more of the photo"),
 });
 
+/** A computed sheet by its number, an added one as a1, a2 … */
+export const sheetId = z.string().regex(/^a?[1-9]\d{0,4}$/, "must be a sheet such as 1 or a1");
+
+/** Where a cell was put by hand. */
+export const placeSchema = z.strictObject({
+  sheet: sheetId,
+  x: length(LIMITS.away, "From the paper’s left edge"),
+  y: length(LIMITS.away, "From the paper’s upper edge"),
+  width: length(LIMITS.piece, "Finished width as it lies"),
+  height: length(LIMITS.piece, "Finished height as it lies"),
+  angle: z.number().min(-180).max(180).describe("Tilt about its middle, degrees clockwise"),
+  order: z.int().min(-9999).max(9999).describe("Cells of a higher number lie over others"),
+  locked: z.boolean().describe("Whether it is held against being moved"),
+  proportion: z.boolean().describe("Whether its proportion is kept when it is resized"),
+});
+
+export const cellSchema = z.strictObject({
+  shot: shotNumber.optional(),
+  place: placeSchema.optional(),
+  gone: z.literal(true).optional().describe("A computed cell that was taken out"),
+});
+
 export const jobSchema = z
   .strictObject({
     format: z.literal("wide-quilt-job"),
     version: z.literal(JOB_VERSION),
     name,
-    ticket: copiesTicketSchema,
+    ticket: ticketSchema,
     sheet: sheetSchema,
     finish: finishSchema,
     stash: z
@@ -136,12 +111,19 @@ export const jobSchema = z
       .record(z.string().regex(/^[1-9]\d{0,3}$/), shotSchema)
       .describe("By shot number: cells of one number always show the same photo in the same way"),
     cells: z
-      .record(z.string().max(40), z.strictObject({ shot: z.int().min(1).max(9999) }))
-      .describe("By cell: what was set by hand against the computed layout"),
+      .record(z.string().min(1).max(40), cellSchema)
+      .describe("By cell: what was set by hand against the computed layout, and cells added by hand"),
+    sheets: z
+      .strictObject({
+        order: z.array(sheetId).max(LIMITS.sheets),
+        gone: z.array(sheetId).max(LIMITS.sheets),
+      })
+      .describe("Sheets by hand: added ones (a1 …) and a changed order; computed ones that were removed"),
   })
   .describe("A Wide Quilt job: what the person wants. Lengths are whole micrometres.");
 
-export type CopiesTicket = z.infer<typeof copiesTicketSchema>;
+export type Place = z.infer<typeof placeSchema>;
+export type CellByHand = z.infer<typeof cellSchema>;
 export type SheetSetup = z.infer<typeof sheetSchema>;
 export type Finish = z.infer<typeof finishSchema>;
 export type MarkKind = Finish["marks"]["kind"];

@@ -13,6 +13,12 @@ const TICK_OFFSET = um(500);
 /** A stretch along one line: from, to. */
 type Span = [number, number];
 
+/** What is cut along its finished edges; the finished sheet as a whole has no image of its own. */
+export interface Marked {
+  finished: Rect;
+  image: Rect | null;
+}
+
 /** A line through finished edges, along x (then `at` is a y) or along y (then `at` is an x). */
 interface CutLine {
   along: "x" | "y";
@@ -34,11 +40,7 @@ interface CutLine {
  * Every kind is first drawn as if there were no photos; then the image rectangles, a clearance around them, are
  * taken away. So a tick in a gap is as long as the gap lets it be.
  */
-export function cutMarks(
-  paper: Size,
-  cells: readonly { finished: Rect; image: Rect }[],
-  marks: Finish["marks"],
-): Stroke[] {
+export function cutMarks(paper: Size, cells: readonly Marked[], marks: Finish["marks"]): Stroke[] {
   if (marks.kind === "none" || cells.length === 0) return [];
   const strokes: Stroke[] = [];
   for (const line of cutLines(paper, cells, marks)) {
@@ -91,10 +93,11 @@ function cutLines(
 }
 
 /** Where a line of some width would touch an image or come closer to it than the clearance. */
-function blockedSpans(line: CutLine, cells: readonly { image: Rect }[], width: Um): Span[] {
+function blockedSpans(line: CutLine, cells: readonly Marked[], width: Um): Span[] {
   const half = width / 2;
   const blocked: Span[] = [];
   for (const { image } of cells) {
+    if (!image) continue;
     const across = line.along === "x" ? image.y : image.x;
     const acrossEnd = line.along === "x" ? bottom(image) : right(image);
     if (across >= line.at + half || acrossEnd <= line.at - half) continue;

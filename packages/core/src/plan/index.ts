@@ -1,3 +1,4 @@
 export type { CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
 export { holdOf, onPiece } from "./hold.ts";
-export { printableArea } from "./printable.ts";
+export { layers } from "./layers.ts";
+export { around } from "./tilt.ts";

@@ -1,6 +1,6 @@
 import type { Picture, Quarter } from "../crop/index.ts";
-import type { Rect, Size } from "../geometry/index.ts";
-import type { PhotoId } from "../job/index.ts";
+import type { Edges, Rect, Size } from "../geometry/index.ts";
+import type { PhotoId, SheetSetup } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
 
 /** What the layout needs to know of a photo: its size in pixels after the turn its EXIF flag asks for. */
@@ -17,19 +17,27 @@ export type Photos = Readonly<Record<PhotoId, PhotoFacts>>;
  * painted from this; a painter that decides nothing cannot differ from the others.
  */
 export interface SheetPlan {
-  /** 1 for the first sheet. */
+  /** The sheet's name in the job: "1", or "a1" for one that was added by hand. */
+  id: string;
+  /** 1 for the first sheet in the order they are seen in. */
   number: number;
   of: number;
+  /** The paper upright, as it is bought. */
+  stock: SheetSetup["paper"];
   /** The paper as it lies. */
   paper: Size;
   /** What is left of the paper once the printer's unprintable edge is taken off. */
   printable: Rect;
-  /** The finished sheet, and the same with bleed; both the whole paper until a piece smaller than it is asked for. */
+  /** The finished sheet, the same with its bleed, and inside it where nothing important comes near an edge. */
   trim: Rect;
   bleed: Rect;
+  safe: Rect;
+  /** What may be lost of the paper at each edge where the page is enlarged to print without a border. */
+  mayLose: Edges;
   ppi: number;
   /** The written file, in pixels: round(paper · ppi / 25 400). */
   pixels: { width: number; height: number };
+  /** In the order of painting: later ones lie over earlier ones. */
   cells: CellPlan[];
   /** Lines to cut by, painted last. */
   marks: Stroke[];
@@ -37,23 +45,30 @@ export interface SheetPlan {
 
 /** The place of one photo. */
 export interface CellPlan {
-  /** The same cell keeps its key as long as it keeps its place in the order: "1", "2" … over all sheets. */
+  /** The same cell keeps its key as long as it keeps its place in the order; "o1" … for one added by hand. */
   key: string;
   /** The cell's number on its sheet, from 1. */
   number: number;
   shot: number;
   /** The size that was asked for, where it lies. */
   finished: Rect;
-  /** How far the image is printed: the finished size and its slack, less what would run into a neighbour. */
+  /** What the photo has to cover: the finished size, its slack, and its bleed at the edge of the finished sheet. */
+  cover: Rect;
+  /** How far the image is printed: what it covers, less what would run into a neighbour or off the paper. */
   image: Rect;
+  /** Tilt of the whole cell about the middle of its finished size, degrees clockwise. */
+  angle: number;
   /** The turn of the whole piece, its photo included. */
   turn: Quarter;
   photo: PhotoId | null;
   /** The photo behind the cell; null for an empty cell and for a photo that is missing. */
   picture: Picture | null;
   outline: Line | null;
-  /** Whether anything of this cell was set by hand. */
+  /** Whether its photo, or how that sits, was set by hand. */
   byHand: boolean;
+  /** Whether its place was set by hand. */
+  placed: boolean;
+  locked: boolean;
 }
 
 export interface Line {

@@ -1,1 +1,2 @@
 export { price, type Price } from "./price.ts";
+export { paperPrice } from "./paperPrice.ts";

@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { applyEdit, freshCopiesJob, printerOfJob, readJob, type Job } from "../job/index.ts";
+import { applyEdit } from "../edit/index.ts";
+import { printerOfJob, readJob, type Job } from "../job/index.ts";
+import { freshJob } from "../kinds/index.ts";
 import { PAPERS, PRINT_SIZES } from "../paper/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { PRINTERS } from "../printer/index.ts";
@@ -7,7 +9,10 @@ import { price } from "./index.ts";
 
 const on = (printer: string, copies: number | "fit" = "fit"): Job => {
   const found = PRINTERS.find(({ id }) => id === printer)!;
-  const job = applyEdit(freshCopiesJob("Price"), { do: "sheet", change: { printer: printerOfJob(found) } });
+  const job = applyEdit(freshJob("copies", "Price"), {
+    do: "sheet",
+    change: { printer: printerOfJob(found) },
+  });
   return applyEdit(job, { do: "ticket", change: { copies } });
 };
 const priceOf = (job: Job) => price(job, arrange(job, {}));

@@ -16,10 +16,14 @@ export const emptyCells: Rule = ({ job, sheets }) => {
             level: "wrong" as const,
             sentence: `${plural(empty.length)} no photo and would come out as bare paper.`,
             cells: keysOf(empty),
-            mend: first && {
-              label: `Put ${first.name} in all`,
-              edit: { do: "put in all" as const, photo: first.id },
-            },
+            // Where some cells have photos, one photo in all of them would be no mend.
+            mend:
+              (empty.length === cells.length &&
+                first && {
+                  label: `Put ${first.name} in all`,
+                  edit: { do: "put in all" as const, photo: first.id },
+                }) ||
+              undefined,
           },
         ]),
     ...(missing.length === 0

@@ -1,72 +1,94 @@
+import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import {
   bottom,
   contains,
-  grown,
+  inside,
   quarterTurned,
   right,
   type Edges,
   type Rect,
 } from "../../geometry/index.ts";
-import { applyEdit, type Job, type JobEdit } from "../../job/index.ts";
-import { kindOf } from "../../kinds/index.ts";
+import type { Job } from "../../job/index.ts";
+import { layOut } from "../../kinds/index.ts";
 import { um, writeLength } from "../../length/index.ts";
-import type { SheetPlan } from "../../plan/index.ts";
+import { around, type CellPlan, type SheetPlan } from "../../plan/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf } from "../shots.ts";
 
 /** Cells where the printer cannot print, and cells that a borderless or lab print may lose some of. */
-export const paperEdge: Rule = (inspection) =>
-  // All sheets of a job share one grid, so the first, which is the fullest, speaks for all.
-  inspection.sheets
-    .slice(0, 1)
-    .flatMap((sheet) => unprintable(sheet, inspection) ?? lost(sheet, inspection) ?? []);
+export const paperEdge: Rule = (inspection) => {
+  const out = reaching(inspection, ({ printable }) => printable);
+  return out.length > 0 ? [unprintable(out, inspection)] : lost(inspection);
+};
 
-function unprintable(sheet: SheetPlan, { job, words }: Inspection): Finding | null {
-  const out = sheet.cells.filter(({ finished }) => !contains(sheet.printable, finished));
-  if (out.length === 0) return null;
-  const deepest = um(Math.max(...out.map(({ finished }) => overhang(sheet.printable, finished))));
+/** A cell that reaches out of some area of its sheet, and how far. */
+interface Reaching {
+  cell: CellPlan;
+  sheet: SheetPlan;
+  by: number;
+}
+
+function reaching({ sheets }: Inspection, areaOf: (sheet: SheetPlan) => Rect): Reaching[] {
+  return sheets.flatMap((sheet) => {
+    const area = areaOf(sheet);
+    return sheet.cells
+      .filter((cell) => !contains(area, around(cell)))
+      .map((cell) => ({ cell, sheet, by: overhang(area, around(cell)) }));
+  });
+}
+
+function unprintable(out: readonly Reaching[], { job, words }: Inspection): Finding {
+  const deepest = writeLength(um(Math.max(...out.map(({ by }) => by))), { ...words, ppi: job.sheet.ppi });
+  const { printable, paper } = out[0]!.sheet;
+  const wholePaper = printable.width === paper.width && printable.height === paper.height;
+  const computed = out.find(({ cell }) => !cell.placed);
   return {
     rule: "outside-printable",
     level: "wrong",
-    sentence: `${job.sheet.printer.name} cannot print the outer edge: ${cellsReach(out.length)} up to ${writeLength(deepest, { ...words, ppi: sheet.ppi })} into it and would be cut off.`,
-    cells: keysOf(out),
-    mend: { label: "Keep inside what prints", edit: insideWhatPrints(job, sheet) },
+    sentence: wholePaper
+      ? `${sentenceCase(cellsReach(out.length))} up to ${deepest} over the paper’s edge and would be cut off.`
+      : `${job.sheet.printer.name} cannot print the outer edge: ${cellsReach(out.length)} up to ${deepest} into it and would be cut off.`,
+    cells: keysOf(out.map(({ cell }) => cell)),
+    mend: computed && { label: "Keep inside what prints", edit: insideWhatPrints(job, computed.sheet) },
   };
 }
 
-function lost(sheet: SheetPlan, { job, words }: Inspection): Finding | null {
-  const { mayLose, name } = job.sheet.printer;
-  if (mayLose === 0) return null;
-  const whole: Rect = { x: um(0), y: um(0), ...sheet.paper };
-  const safe = grown(whole, -mayLose);
-  const near = sheet.cells.filter(({ finished }) => !contains(safe, finished));
-  const writing = { ...words, ppi: sheet.ppi };
-  if (near.length === 0) return null;
-  const closest = um(
-    Math.max(0, mayLose - Math.max(...near.map(({ finished }) => overhang(safe, finished)))),
-  );
-  const { margins } = job.sheet;
-  const wider = (margin: Edges["top"]) => um(Math.max(margin, mayLose));
-  return {
-    rule: "may-be-lost",
-    level: "look",
-    sentence: `${name} prints can lose up to ${writeLength(mayLose, writing)} at each edge. ${cellsReach(near.length, "come")} as near as ${writeLength(closest, writing)}.`,
-    cells: keysOf(near),
-    mend: {
-      label: `Keep ${writeLength(mayLose, writing)} away`,
-      edit: {
-        do: "sheet",
-        change: {
-          margins: {
-            top: wider(margins.top),
-            right: wider(margins.right),
-            bottom: wider(margins.bottom),
-            left: wider(margins.left),
-          },
-        },
-      },
+function lost(inspection: Inspection): Finding[] {
+  const { job, words } = inspection;
+  const near = reaching(inspection, ({ paper, mayLose }) => inside(paper, mayLose));
+  const first = near[0];
+  if (!first) return [];
+  const writing = { ...words, ppi: job.sheet.ppi };
+  const { mayLose } = first.sheet;
+  const most = um(Math.max(mayLose.top, mayLose.right));
+  const closest = um(Math.max(0, most - Math.max(...near.map(({ by }) => by))));
+  const { margins, trim } = job.sheet;
+  const wider = (margin: Edges["top"], lost: Edges["top"]) => um(Math.max(margin, lost));
+  const mends = !first.cell.placed && trim === null;
+  return [
+    {
+      rule: "may-be-lost",
+      level: "look",
+      sentence: `${job.sheet.printer.name} prints can lose up to ${writeLength(most, writing)} at each edge. ${sentenceCase(cellsReach(near.length, "come"))} as near as ${writeLength(closest, writing)}.`,
+      cells: keysOf(near.map(({ cell }) => cell)),
+      mend: mends
+        ? {
+            label: `Keep ${writeLength(most, writing)} away`,
+            edit: {
+              do: "sheet",
+              change: {
+                margins: {
+                  top: wider(margins.top, mayLose.top),
+                  right: wider(margins.right, mayLose.right),
+                  bottom: wider(margins.bottom, mayLose.bottom),
+                  left: wider(margins.left, mayLose.left),
+                },
+              },
+            },
+          }
+        : undefined,
     },
-  };
+  ];
 }
 
 /** How far a rectangle sticks out of another at its worst side. */
@@ -82,9 +104,11 @@ function insideWhatPrints(job: Job, sheet: SheetPlan): JobEdit {
     change: { lie: "landscape", margins: quarterTurned(unprintable) },
   };
   const ways = sheet.paper.width > sheet.paper.height ? [landscape, portrait] : [portrait, landscape];
-  const fitting = (edit: JobEdit) => kindOf(job).sums(applyEdit(job, edit)).mostPerSheet;
+  const fitting = (edit: JobEdit) => layOut(applyEdit(job, edit), {}).sums.mostPerSheet;
   return ways.reduce((best, way) => (fitting(way) > fitting(best) ? way : best));
 }
 
 const cellsReach = (count: number, verb = "reach") =>
   count === 1 ? `one cell ${verb}${verb === "reach" ? "es" : "s"}` : `${count} cells ${verb}`;
+
+const sentenceCase = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

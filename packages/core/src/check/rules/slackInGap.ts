@@ -5,7 +5,8 @@ import type { Rule } from "../finding.ts";
 export const slackInGap: Rule = ({ job, sheets, words }) => {
   const { slack } = job.finish;
   const { gap } = job.ticket;
-  const neighbours = sheets.some(({ cells }) => cells.length > 1);
+  // Cells that were put by hand are each cut back to their own neighbours; the ticket's gap is not theirs.
+  const neighbours = sheets.some(({ cells }) => cells.filter(({ placed }) => !placed).length > 1);
   if (slack * 2 <= gap || !neighbours) return [];
   const writing = { ...words, ppi: job.sheet.ppi };
   const left = um(Math.floor(gap / 2));

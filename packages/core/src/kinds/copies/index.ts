@@ -1,14 +1,25 @@
-import type { JobKind } from "../kind.ts";
-import { arrangeCopies } from "./arrange.ts";
+import { inch, mm } from "../../length/index.ts";
+import { kind } from "../kind.ts";
+import { layOutCopies } from "./layout.ts";
 import { sayCopies } from "./say.ts";
-import { sumsOfCopies } from "./sums.ts";
 
-export const copies: JobKind = {
+export const copies = kind({
   name: "copies",
   title: "Copies of one photo",
   about:
     "Document photos, badges, prints for everyone: one size, as often as it fits or as often as you say.",
-  arrange: arrangeCopies,
-  sums: sumsOfCopies,
+  paper: { id: "photo-10x15", letter: "photo-10x15" },
+  marks: "corner ticks",
+  fresh: ({ gap, letter }) => ({
+    kind: "copies",
+    copies: "fit",
+    size: letter ? { width: inch(2), height: inch(2) } : { width: mm(35), height: mm(45) },
+    gap,
+    place: "centred",
+    turnPieces: "never",
+    cuts: "straight",
+  }),
+  layOut: layOutCopies,
   say: sayCopies,
-};
+  followsStash: () => false,
+});

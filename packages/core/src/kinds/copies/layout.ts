@@ -1,62 +1,105 @@
-import { inside, onItsSide, type Rect, type Size } from "../../geometry/index.ts";
-import { blockFor, fitGrid, type GridFit } from "../../fit/index.ts";
-import { nearest, um } from "../../length/index.ts";
+import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
+import { blockFor, fitGrid, mostOf, type GridFit, type MostQuestion } from "../../fit/index.ts";
 import type { Job } from "../../job/index.ts";
+import { um } from "../../length/index.ts";
+import { remembered } from "../../remembered.ts";
+import { layoutArea, waysToLie } from "../area.ts";
+import { placedBlock } from "../block.ts";
+import type { LaidCell, Layout } from "../layout.ts";
+import type { TicketOf } from "../tickets.ts";
 
-/** A job's pieces, counted and set out, before any photo is looked at. */
-export interface CopiesLayout {
-  /** The paper as it lies. */
-  paper: Size;
-  fit: GridFit;
-  /** Columns and rows of the block that is really used. */
-  block: { columns: number; rows: number };
-  pieces: number;
-  sheets: number;
+type CopiesTicket = TicketOf<"copies">;
+
+/** All cells of this kind show one photo until another is put in one. */
+const SHOT = 1;
+
+const most = remembered((question: MostQuestion) => mostOf(question));
+
+/** One piece from the corner of its area, and whether it lies on its side. */
+type Piece = Rect & { turned: boolean };
+
+/** What a sheet holds, one way of laying the paper. */
+interface Way {
+  lying: Size;
+  area: Rect;
+  grid: GridFit;
+  /** Pieces of a layout of blocks that holds more than any grid. */
+  blocks: Piece[] | null;
+  count: number;
+  proved: boolean | undefined;
 }
 
 /** Decides how the paper lies, how many pieces stand on a sheet, and how many sheets it takes. */
-export function layOutCopies({ ticket, sheet }: Job): CopiesLayout {
-  const upright: Size = { width: sheet.paper.width, height: sheet.paper.height };
-  const lying = onItsSide(upright);
-  const fitOn = (paper: Size) =>
-    fitGrid(
-      { piece: ticket.size, paper, margins: sheet.margins, gap: ticket.gap },
-      ticket.turnPieces ? "better" : "upright",
-    );
-  const papers = sheet.lie === "most" ? [upright, lying] : [sheet.lie === "portrait" ? upright : lying];
-  const ways = papers.map((paper) => ({ paper, fit: fitOn(paper) }));
+export function layOutCopies(job: Job, ticket: CopiesTicket): Layout {
+  const { sheet } = job;
+  const ways = waysToLie(sheet, sheet.paper).map((lying) => wayOf(job, ticket, lying));
   // The first of equals: upright paper with upright pieces, so that nothing is turned for no gain.
-  const { paper, fit } = ways.reduce((best, way) => (way.fit.count > best.fit.count ? way : best));
-  const pieces = ticket.copies === "fit" ? fit.count : ticket.copies;
-  const sheets = fit.count === 0 ? 0 : Math.ceil(pieces / fit.count);
+  const way = ways.reduce((best, other) => (other.count > best.count ? other : best));
+  const pieces = ticket.copies === "fit" ? way.count : ticket.copies;
+  const sheets = way.count === 0 ? 0 : Math.ceil(pieces / way.count);
   // Several sheets share one grid, so that the stops of the trimmer are the same for all.
-  const block = sheets > 1 ? { columns: fit.columns, rows: fit.rows } : blockFor(pieces, fit);
-  return { paper, fit, block, pieces, sheets };
+  const block = sheets > 1 ? way.grid : blockFor(pieces, way.grid);
+  const asGrid = !way.blocks || (sheets === 1 && pieces <= way.grid.count);
+  const perSheet = Math.min(way.count, pieces);
+  const on = asGrid ? gridPieces(ticket, way.grid.turned, block) : way.blocks!;
+  const places = placedBlock(asGrid ? on : on.slice(0, perSheet), way.area, ticket.place);
+  const photo = job.stash[0]?.id ?? null;
+  const cell = (place: Piece, n: number): LaidCell => ({
+    key: String(n + 1),
+    shot: SHOT,
+    finished: { x: place.x, y: place.y, width: place.width, height: place.height },
+    turn: place.turned ? 90 : 0,
+    photo,
+  });
+  return {
+    sheets: Array.from({ length: sheets }, (_, index) => {
+      const before = index * way.count;
+      const here = places.slice(0, Math.min(places.length, pieces - before));
+      return { paper: sheet.paper, lying: way.lying, cells: here.map((place, i) => cell(place, before + i)) };
+    }),
+    sums: {
+      columns: sheets === 0 || !asGrid ? 0 : block.columns,
+      rows: sheets === 0 || !asGrid ? 0 : block.rows,
+      perSheet,
+      pieces,
+      mostPerSheet: way.count,
+      proved: way.proved,
+    },
+  };
 }
 
-/**
- * The finished rectangles of a sheet's block, row by row.
- *
- *     margin │ left over │ piece │ gap │ piece │ left over │ margin       left over halved when centred
- */
-export function placesOf(job: Job, { paper, fit, block }: CopiesLayout): Rect[] {
-  const { ticket, sheet } = job;
-  const piece = fit.turned ? onItsSide(ticket.size) : ticket.size;
-  const area = inside(paper, sheet.margins);
-  const blockWidth = block.columns * piece.width + (block.columns - 1) * ticket.gap;
-  const blockHeight = block.rows * piece.height + (block.rows - 1) * ticket.gap;
-  const left = area.x + (ticket.place === "top left" ? 0 : nearest((area.width - blockWidth) / 2));
-  const top = area.y + (ticket.place === "centred" ? nearest((area.height - blockHeight) / 2) : 0);
-  const places: Rect[] = [];
-  for (let row = 0; row < block.rows; row++) {
-    for (let column = 0; column < block.columns; column++) {
-      places.push({
-        x: um(left + column * (piece.width + ticket.gap)),
-        y: um(top + row * (piece.height + ticket.gap)),
-        width: piece.width,
-        height: piece.height,
-      });
-    }
+function wayOf({ sheet }: Job, ticket: CopiesTicket, lying: Size): Way {
+  const { size: piece, gap, cuts, turnPieces } = ticket;
+  const area = layoutArea(sheet, lying);
+  const grid = fitGrid({ piece, area, gap }, turnPieces === "never" ? "upright" : "better");
+  if (turnPieces !== "each") {
+    return { lying, area, grid, blocks: null, count: grid.count, proved: undefined };
   }
-  return places;
+  const { width, height } = area;
+  const found = most({ piece, area: { width, height }, gap, cuts });
+  const gains = found.count > grid.count;
+  return {
+    lying,
+    area,
+    grid,
+    blocks: gains ? found.places : null,
+    count: gains ? found.count : grid.count,
+    proved: found.proved,
+  };
+}
+
+/** The pieces of a grid from the corner of its block, row by row. */
+function gridPieces(
+  { size, gap }: CopiesTicket,
+  turned: boolean,
+  { columns, rows }: { columns: number; rows: number },
+): Piece[] {
+  const piece = turned ? onItsSide(size) : size;
+  return Array.from({ length: columns * rows }, (_, n) => ({
+    x: um((n % columns) * (piece.width + gap)),
+    y: um(Math.floor(n / columns) * (piece.height + gap)),
+    width: piece.width,
+    height: piece.height,
+    turned,
+  }));
 }

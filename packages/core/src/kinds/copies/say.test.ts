@@ -1,17 +1,18 @@
 import { expect, it } from "vitest";
-import { applyEdit, freshCopiesJob, type Job } from "../../job/index.ts";
+import { applyEdit } from "../../edit/index.ts";
+import type { Job } from "../../job/index.ts";
 import { mm, um } from "../../length/index.ts";
-import { kindOf } from "../index.ts";
+import { freshJob, kindOf, layOut } from "../index.ts";
 
 const said = (job: Job, unit: "mm" | "in" = "mm", locale = "en-GB") =>
   kindOf(job)
-    .say(job, { unit, locale })
+    .say(job, { unit, locale }, layOut(job, {}).sums)
     .map(({ text }) => text)
     .join("")
     .replaceAll("\u00a0", " ");
 
 it("says the whole sheet in one sentence", () => {
-  let job = applyEdit(freshCopiesJob("Badges"), { do: "ticket", change: { copies: 8 } });
+  let job = applyEdit(freshJob("copies", "Badges"), { do: "ticket", change: { copies: 8 } });
   job = applyEdit(job, {
     do: "finish",
     change: { outline: { width: um(200), colour: "#9a9a9a" }, slack: mm(1) },
@@ -22,7 +23,7 @@ it("says the whole sheet in one sentence", () => {
 });
 
 it("says how many fit, and uneven margins as such", () => {
-  let job = applyEdit(freshCopiesJob("Badges"), {
+  let job = applyEdit(freshJob("copies", "Badges"), {
     do: "sheet",
     change: { margins: { top: mm(3), bottom: mm(12), left: mm(3), right: mm(3) } },
   });
@@ -33,7 +34,9 @@ it("says how many fit, and uneven margins as such", () => {
 });
 
 it("says figures in the reader's unit and country", () => {
-  expect(said(freshCopiesJob("Badges", "en-US"), "in", "en-US")).toContain("at 2 × 2 in on 4 × 6 in paper");
-  const job = applyEdit(freshCopiesJob("Badges"), { do: "ticket", change: { gap: um(2500) } });
+  expect(said(freshJob("copies", "Badges", "en-US"), "in", "en-US")).toContain(
+    "at 2 × 2 in on 4 × 6 in paper",
+  );
+  const job = applyEdit(freshJob("copies", "Badges"), { do: "ticket", change: { gap: um(2500) } });
   expect(said(job, "mm", "de-DE")).toContain("2,5 mm apart");
 });

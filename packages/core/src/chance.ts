@@ -1,0 +1,13 @@
+/**
+ * A seeded source of numbers in [0, 1): the same seed gives the same numbers everywhere, so that a search is a pure
+ * function. Mulberry32 (Tommy Ettinger, public domain).
+ */
+export function chance(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}

@@ -1,0 +1,23 @@
+import { overlap } from "../geometry/index.ts";
+import { um } from "../length/index.ts";
+import type { SheetPlan } from "../plan/index.ts";
+import { cutPlan, type CutPlan } from "./plan.ts";
+
+/**
+ * The cut plan of a sheet's plan. A finished sheet smaller than its paper is cut out when no cells are to be freed
+ * from it: a collage or a page is one piece. Tilted cells cannot be cut straight.
+ */
+export function cutPlanOf({ paper, trim, cells }: SheetPlan, whole = false): CutPlan {
+  if (whole) return cutPlan(paper, [trim]);
+  const tilted = cells.flatMap(({ angle }, i) => (angle === 0 ? [] : [i]));
+  if (tilted.length > 0) return { ok: false, inTheWay: tilted };
+  const off = cells.flatMap(({ finished }, i) => {
+    const on = overlap(finished, { x: um(0), y: um(0), ...paper });
+    return on && on.width === finished.width && on.height === finished.height ? [] : [i];
+  });
+  if (off.length > 0) return { ok: false, inTheWay: off };
+  return cutPlan(
+    paper,
+    cells.map(({ finished }) => finished),
+  );
+}

@@ -1,0 +1,81 @@
+import type { Job } from "../job/index.ts";
+import { kindNamed, type Kind } from "../kinds/index.ts";
+import {
+  addCells,
+  backToComputed,
+  isOwn,
+  placeCells,
+  putInAll,
+  putInOne,
+  removeCells,
+  setShot,
+  shareShot,
+  turnToSuit,
+  unplaceCells,
+} from "./cells.ts";
+import { addPhotos, movePhoto, relinkPhoto, removePhoto } from "./photos.ts";
+import type { JobEdit } from "./schema.ts";
+import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
+
+/** The job after one change. The job given is left as it is. */
+export function applyEdit(job: Job, edit: JobEdit): Job {
+  switch (edit.do) {
+    case "rename":
+      return { ...job, name: edit.name };
+    case "ticket":
+      // A part that the kind does not have makes no job: reading it says so.
+      return { ...job, ticket: { ...job.ticket, ...edit.change } as Job["ticket"] };
+    case "become":
+      return become(job, edit.kind);
+    case "sheet":
+      return { ...job, sheet: { ...job.sheet, ...edit.change } };
+    case "finish":
+      return { ...job, finish: { ...job.finish, ...edit.change } };
+    case "add photos":
+      return addPhotos(job, edit.photos);
+    case "remove photo":
+      return removePhoto(job, edit.photo);
+    case "move photo":
+      return movePhoto(job, edit.photo, edit.to);
+    case "relink photo":
+      return relinkPhoto(job, edit.photo, edit.to);
+    case "shot":
+      return setShot(job, edit.shot, edit.change);
+    case "put in all":
+      return putInAll(job, edit.photo);
+    case "put in one":
+      return putInOne(job, edit.cell, edit.photo);
+    case "share shot":
+      return shareShot(job, edit.cells, edit.shot);
+    case "turn to suit":
+      return turnToSuit(job);
+    case "back to computed":
+      return backToComputed(job, edit.cell);
+    case "place":
+      return placeCells(job, edit.cells);
+    case "unplace":
+      return unplaceCells(job, edit.cells);
+    case "add cells":
+      return addCells(job, edit.cells);
+    case "remove cells":
+      return removeCells(job, edit.cells);
+    case "bring back":
+      return bringBack(job);
+    case "add sheet":
+      return addSheet(job, edit.after, edit.sheets);
+    case "remove sheet":
+      return removeSheet(job, edit.sheet);
+    case "order sheets":
+      return orderSheets(job, edit.sheets);
+  }
+}
+
+/** Another kind of job: photos, paper, finish and cells that were added stay; the cells of the old layout go. */
+function become(job: Job, kind: Kind): Job {
+  if (kind === job.ticket.kind) return job;
+  const fresh = kindNamed(kind).fresh({ gap: job.ticket.gap, letter: false, photos: job.stash.length });
+  const cells = Object.fromEntries(Object.entries(job.cells).filter(([key]) => isOwn(key)));
+  const kept = new Set(Object.values(cells).map(({ shot }) => String(shot)));
+  const shots = Object.fromEntries(Object.entries(job.shots).filter(([number]) => kept.has(number)));
+  return { ...job, ticket: fresh, cells, shots };
+}

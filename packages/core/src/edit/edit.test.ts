@@ -1,0 +1,182 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { NO_EDGES, overlap } from "../geometry/index.ts";
+import { readJob, type Job } from "../job/index.ts";
+import { freshJob, type Kind } from "../kinds/index.ts";
+import { mm, um } from "../length/index.ts";
+import { arrange } from "../plan/arrange.ts";
+import { applyEdit, readEdit, sayEdit, type JobEdit } from "./index.ts";
+
+const photo = (id: string) => ({ id, name: `${id}.jpg` });
+
+describe("readEdit", () => {
+  it("reads edits and refuses what is none, with a sentence", () => {
+    const edit: JobEdit = { do: "ticket", change: { gap: mm(3) } };
+    expect(readEdit(edit)).toEqual({ ok: true, edit });
+    expect(readEdit({ do: "explode" })).toMatchObject({ ok: false, faults: [{ field: "do" }] });
+    expect(readEdit({ do: "ticket", change: { gap: -1 } })).toMatchObject({
+      ok: false,
+      faults: [{ field: "change.gap", why: expect.stringContaining("at least 0 mm") }],
+    });
+    expect(readEdit(null).ok).toBe(false);
+  });
+
+  it("says what it changes", () => {
+    expect(sayEdit({ do: "ticket", change: { gap: mm(3) } })).toBe("gap");
+    expect(sayEdit({ do: "sheet", change: { lie: "portrait", margins: NO_EDGES } })).toBe(
+      "how the paper lies and margins",
+    );
+  });
+});
+
+describe("applyEdit", () => {
+  it("puts the first photo that comes into the cells, and adds each photo once", () => {
+    const job = applyEdit(freshJob("copies", "Badges"), {
+      do: "add photos",
+      photos: [photo("a"), photo("b"), photo("a")],
+    });
+    expect(job.stash.map(({ id }) => id)).toEqual(["a", "b"]);
+    expect(applyEdit(job, { do: "add photos", photos: [photo("b")] })).toBe(job);
+  });
+
+  it("forgets a crop with the photo it was made for", () => {
+    let job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
+    job = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    expect(applyEdit(job, { do: "put in all", photo: "a" }).shots["1"]!.scale).toBe(2);
+    expect(applyEdit(job, { do: "put in all", photo: "b" }).shots["1"]!.scale).toBe(1);
+  });
+
+  it("takes a removed photo out of its cells", () => {
+    const job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a")] });
+    const cropped = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    const without = applyEdit(cropped, { do: "remove photo", photo: "a" });
+    expect([without.stash, without.shots]).toEqual([[], {}]);
+  });
+
+  it("keeps what was set by hand when a photo's file is replaced", () => {
+    let job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
+    job = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    const relinked = applyEdit(job, { do: "relink photo", photo: "a", to: photo("c") });
+    expect(relinked.stash.map(({ id }) => id)).toEqual(["c", "b"]);
+    expect(relinked.shots["1"]).toMatchObject({ photo: "c", scale: 2 });
+    expect(applyEdit(job, { do: "relink photo", photo: "a", to: photo("b") }).stash).toEqual([photo("b")]);
+  });
+
+  it("gives a single cell its own shot, once, and takes it back", () => {
+    let job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
+    job = applyEdit(job, { do: "put in one", cell: "3", photo: "b" });
+    job = applyEdit(job, { do: "put in one", cell: "3", photo: "a" });
+    expect(job.cells).toEqual({ "3": { shot: 2 } });
+    job = applyEdit(job, { do: "back to computed", cell: "3" });
+    expect([job.cells, Object.keys(job.shots)]).toEqual([{}, []]);
+  });
+
+  it("changes nothing of the job it is given, and always makes a job that reads back", () => {
+    const edits = fc.array(
+      fc.oneof<fc.Arbitrary<JobEdit>[]>(
+        fc.constantFrom<JobEdit>(
+          { do: "add photos", photos: [photo("a"), photo("b")] },
+          { do: "remove photo", photo: "a" },
+          { do: "put in all", photo: "b" },
+          { do: "rename", name: "Open day" },
+          { do: "ticket", change: { copies: "fit", gap: mm(3) } },
+          { do: "shot", shot: 1, change: { scale: 3, fit: "free" } },
+        ),
+        fc
+          .integer({ min: 1, max: 9 })
+          .map((n): JobEdit => ({ do: "put in one", cell: String(n), photo: "a" })),
+        fc.integer({ min: 1, max: 9 }).map((n): JobEdit => ({ do: "back to computed", cell: String(n) })),
+      ),
+      { maxLength: 15 },
+    );
+    fc.assert(
+      fc.property(edits, (list) => {
+        let job: Job = freshJob("copies", "Badges");
+        for (const edit of list) {
+          const before = JSON.stringify(job);
+          const next = applyEdit(job, edit);
+          expect(JSON.stringify(job)).toBe(before);
+          job = next;
+        }
+        expect(readJob(JSON.parse(JSON.stringify(job)))).toMatchObject({ ok: true });
+      }),
+    );
+  });
+
+  it("always makes a job that reads back and can be laid out, whatever is done by hand in whatever kind", () => {
+    const length = (most: number) => fc.integer({ min: 3000, max: most }).map(um);
+    const cell = fc.constantFrom("1", "2", "5", "1.1", "2.1", "o1", "o2", "none");
+    const place = fc.record({
+      sheet: fc.constantFrom("1", "2", "a1", "7"),
+      x: fc.integer({ min: -50_000, max: 300_000 }).map(um),
+      y: fc.integer({ min: -50_000, max: 300_000 }).map(um),
+      width: length(150_000),
+      height: length(150_000),
+      angle: fc.constantFrom(0, 0, 15, -90),
+      order: fc.integer({ min: -3, max: 3 }),
+      locked: fc.boolean(),
+      proportion: fc.boolean(),
+    });
+    const edit = fc.oneof<fc.Arbitrary<JobEdit>[]>(
+      fc
+        .constantFrom("copies", "mixed", "single", "collage", "free")
+        .map((kind): JobEdit => ({ do: "become", kind: kind as Kind })),
+      fc.constant<JobEdit>({ do: "add photos", photos: [photo("a"), photo("b"), photo("c")] }),
+      fc.constantFrom("a", "b", "c").map((id): JobEdit => ({ do: "remove photo", photo: id })),
+      fc.constantFrom("a", "b", "c").map((id): JobEdit => ({ do: "move photo", photo: id, to: 0 })),
+      fc.constantFrom("a", "b").map((id): JobEdit => ({ do: "put in all", photo: id })),
+      cell.map((key): JobEdit => ({ do: "put in one", cell: key, photo: "b" })),
+      cell.map((key): JobEdit => ({ do: "back to computed", cell: key })),
+      cell.map((key): JobEdit => ({ do: "remove cells", cells: [key] })),
+      cell.map((key): JobEdit => ({ do: "unplace", cells: [key] })),
+      cell.map((key): JobEdit => ({ do: "share shot", cells: [key], shot: 2 })),
+      fc
+        .tuple(cell, place)
+        .map(([key, where]): JobEdit => ({ do: "place", cells: { [key]: { place: where } } })),
+      place.map((where): JobEdit => ({ do: "add cells", cells: [{ place: where, photo: "a" }] })),
+      fc.constantFrom<JobEdit>(
+        { do: "bring back" },
+        { do: "turn to suit" },
+        { do: "add sheet", after: "1", sheets: ["1"] },
+        { do: "remove sheet", sheet: "1" },
+        { do: "remove sheet", sheet: "a1" },
+        { do: "order sheets", sheets: ["a1", "1"] },
+        { do: "sheet", change: { lie: "landscape", bleed: mm(3), enlarged: 2 } },
+        { do: "shot", shot: 2, change: { scale: 2 } },
+      ),
+    );
+    const photos = {
+      a: { width: 400, height: 600 },
+      b: { width: 600, height: 400 },
+      c: { width: 500, height: 500 },
+    };
+    fc.assert(
+      fc.property(fc.array(edit, { maxLength: 14 }), (edits) => {
+        let job: Job = freshJob("copies", "By hand");
+        for (const one of edits) {
+          const before = JSON.stringify(job);
+          const next = applyEdit(job, one);
+          expect(JSON.stringify(job)).toBe(before);
+          job = next;
+        }
+        expect(readJob(JSON.parse(JSON.stringify(job)))).toEqual({
+          ok: true,
+          job: JSON.parse(JSON.stringify(job)),
+        });
+        const sheets = arrange(job, photos);
+        expect(sheets.map(({ number, of }) => [number, of])).toEqual(
+          sheets.map((_, i) => [i + 1, sheets.length]),
+        );
+        const keys = sheets.flatMap(({ cells }) => cells.map(({ key }) => key));
+        expect(new Set(keys).size).toBe(keys.length);
+        for (const { cells, paper } of sheets) {
+          for (const { image, angle, finished } of cells) {
+            const on = overlap(finished, { x: um(0), y: um(0), ...paper });
+            if (angle === 0 && on) expect(overlap(image, finished)).not.toBeNull();
+          }
+        }
+      }),
+      { numRuns: 80 },
+    );
+  }, 30_000);
+});

@@ -1,0 +1,81 @@
+import type { Job, PhotoId, PhotoRef, Shot } from "../job/index.ts";
+import { kindOf } from "../kinds/index.ts";
+
+/** Adds photos at the end, each once. Cells that have no photo of their own show them in order. */
+export function addPhotos(job: Job, photos: readonly PhotoRef[]): Job {
+  const known = new Set(job.stash.map((photo) => photo.id));
+  const added = photos.filter(({ id }) => !known.has(id) && known.add(id));
+  return added.length === 0 ? job : renewed({ ...job, stash: [...job.stash, ...added] });
+}
+
+/** Takes a photo out of the stash and out of every cell that shows it. */
+export function removePhoto(job: Job, photo: PhotoId): Job {
+  const at = job.stash.findIndex(({ id }) => id === photo);
+  const stash = job.stash.filter(({ id }) => id !== photo);
+  const ticket = withLines(job.ticket, photo, null);
+  const own = shotsWhere(job, (shot) => shot.photo !== photo);
+  if (at === -1 || !kindOf(job).followsStash(job)) return renewed({ ...job, stash, ticket, shots: own });
+  // The cell goes with its photo, and what was set by hand on later ones moves up with them.
+  const numbers = new Map(job.stash.map((_, i) => [i + 1, i < at ? i + 1 : i === at ? null : i]));
+  return renewed(renumbered({ ...job, stash, ticket, shots: own }, numbers));
+}
+
+export function movePhoto(job: Job, photo: PhotoId, to: number): Job {
+  const at = job.stash.findIndex(({ id }) => id === photo);
+  if (at === -1) return job;
+  const order = job.stash.map((_, i) => i).filter((i) => i !== at);
+  order.splice(to, 0, at);
+  const moved = { ...job, stash: order.map((i) => job.stash[i]!) };
+  if (!kindOf(job).followsStash(job)) return renewed(moved);
+  return renewed(renumbered(moved, new Map(order.map((old, i) => [old + 1, i + 1]))));
+}
+
+/** Puts another file in a photo's place, in the stash and in every cell. */
+export function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
+  const already = job.stash.some(({ id }) => id === to.id && id !== photo);
+  const stash = already
+    ? job.stash.filter(({ id }) => id !== photo)
+    : job.stash.map((known) => (known.id === photo ? to : known));
+  const shots = Object.fromEntries(
+    Object.entries(job.shots).map(([number, shot]) => [
+      number,
+      shot.photo === photo ? { ...shot, photo: to.id } : shot,
+    ]),
+  );
+  const ticket = withLines(job.ticket, photo, to.id);
+  return renewed({ ...job, stash, shots, ticket });
+}
+
+/** The ticket with another photo, or none, in the lines of mixed sizes that show one. */
+function withLines(ticket: Job["ticket"], photo: PhotoId, to: PhotoId | null): Job["ticket"] {
+  if (ticket.kind !== "mixed") return ticket;
+  const pieces = ticket.pieces.map((line) => (line.photo === photo ? { ...line, photo: to } : line));
+  return { ...ticket, pieces };
+}
+
+/** An arrangement of other photos than these is looked for anew. */
+function renewed(job: Job): Job {
+  const { ticket } = job;
+  return ticket.kind === "collage" && ticket.arrangement !== null
+    ? { ...job, ticket: { ...ticket, arrangement: null } }
+    : job;
+}
+
+const shotsWhere = (job: Job, keeps: (shot: Shot) => boolean): Job["shots"] =>
+  Object.fromEntries(Object.entries(job.shots).filter(([, shot]) => keeps(shot)));
+
+/** Shots and the cells of their number under other numbers; those that have none any more go. */
+function renumbered(job: Job, numbers: ReadonlyMap<number, number | null>): Job {
+  const to = (number: string): string | null => {
+    const next = numbers.get(Number(number));
+    return next === undefined ? number : next === null ? null : String(next);
+  };
+  const moved = <T>(entries: Record<string, T>): Record<string, T> =>
+    Object.fromEntries(
+      Object.entries(entries).flatMap(([number, value]): [string, T][] => {
+        const next = to(number);
+        return next === null ? [] : [[next, value]];
+      }),
+    );
+  return { ...job, shots: moved(job.shots), cells: moved(job.cells) };
+}

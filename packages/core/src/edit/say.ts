@@ -1,0 +1,59 @@
+import type { JobEdit } from "./schema.ts";
+
+/** What an edit changes, in a word or two: what “Undo” is followed by. */
+export function sayEdit(edit: JobEdit): string {
+  switch (edit.do) {
+    case "ticket":
+    case "sheet":
+    case "finish":
+      return Object.keys(edit.change)
+        .map((part) => PARTS[part] ?? part)
+        .join(" and ");
+    case "add photos":
+      return edit.photos.length === 1 ? "adding a photo" : "adding photos";
+    case "place":
+      return Object.keys(edit.cells).length === 1 ? "moving a cell" : "moving cells";
+    case "add cells":
+      return edit.cells.length === 1 ? "adding a cell" : "adding cells";
+    case "remove cells":
+      return edit.cells.length === 1 ? "removing a cell" : "removing cells";
+    default:
+      return WHOLE[edit.do];
+  }
+}
+
+type Counted = "ticket" | "sheet" | "finish" | "add photos" | "place" | "add cells" | "remove cells";
+
+const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
+  rename: "name",
+  become: "kind of job",
+  "remove photo": "removing a photo",
+  "move photo": "order of photos",
+  "relink photo": "replacing a photo",
+  shot: "how the photo sits",
+  "put in all": "photo in all cells",
+  "put in one": "photo in one cell",
+  "share shot": "shot number",
+  "turn to suit": "turning photos where it helps",
+  "back to computed": "back to computed",
+  unplace: "back to the layout",
+  "bring back": "bringing cells back",
+  "add sheet": "adding a sheet",
+  "remove sheet": "removing a sheet",
+  "order sheets": "order of sheets",
+};
+
+const PARTS: Record<string, string> = {
+  turnPieces: "turning pieces",
+  lie: "how the paper lies",
+  marks: "cut marks",
+  place: "place on the sheet",
+  pieces: "pieces",
+  papers: "papers",
+  packing: "arrangement",
+  arrangement: "arrangement",
+  enlarged: "borderless",
+  trim: "finished sheet",
+  safe: "safe zone",
+  way: "kind of collage",
+};

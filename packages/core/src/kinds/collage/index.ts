@@ -1,0 +1,31 @@
+import { mm } from "../../length/index.ts";
+import { kind } from "../kind.ts";
+import { layOutCollage } from "./layout.ts";
+import { sayCollage } from "./say.ts";
+
+export const collage = kind({
+  name: "collage",
+  title: "Collage",
+  about:
+    "Photos that fill a sheet exactly: nothing cropped, in rows, or sizes worked out from counts and gaps.",
+  paper: { id: "photo-20x30", letter: "photo-20x30" },
+  marks: "none",
+  fresh: ({ gap }) => ({
+    kind: "collage",
+    way: "whole",
+    along: "rows",
+    lines: null,
+    counts: [2, 3, 2],
+    columns: 3,
+    rows: 3,
+    gap,
+    border: mm(5),
+    sheets: "one",
+    weights: {},
+    proposal: 0,
+    arrangement: null,
+  }),
+  layOut: layOutCollage,
+  say: sayCollage,
+  followsStash: ({ way }) => way === "whole" || way === "lines",
+});

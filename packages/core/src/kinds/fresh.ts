@@ -1,0 +1,46 @@
+import { NO_EDGES } from "../geometry/index.ts";
+import { JOB_VERSION, printerOfJob, type Job } from "../job/index.ts";
+import { mm, um } from "../length/index.ts";
+import { paperById, prefersLetter } from "../paper/index.ts";
+import { PRINTERS, type Printer } from "../printer/index.ts";
+import { kindNamed } from "./index.ts";
+import type { Kind } from "./tickets.ts";
+
+/** A new job of a kind, with what a reader of this locale would expect to start from. */
+export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
+  const own = kindNamed(kind);
+  const letter = prefersLetter(locale);
+  const paper = paperById(letter ? own.paper.letter : own.paper.id);
+  const printer = PRINTERS[0] as Printer;
+  return {
+    format: "wide-quilt-job",
+    version: JOB_VERSION,
+    name,
+    ticket: own.fresh({ gap: mm(2), letter, photos: 0 }),
+    sheet: {
+      paper: {
+        name: letter && paper.alias && paper.group === "Photo paper" ? paper.alias : paper.name,
+        width: paper.width,
+        height: paper.height,
+      },
+      lie: "most",
+      trim: null,
+      margins: NO_EDGES,
+      bleed: um(0),
+      safe: um(0),
+      enlarged: 0,
+      facing: false,
+      ppi: printer.ppi,
+      printer: printerOfJob(printer),
+    },
+    finish: {
+      marks: { kind: own.marks, length: mm(4), width: um(150), colour: "#20242c" },
+      outline: null,
+      slack: um(0),
+    },
+    stash: [],
+    shots: {},
+    cells: {},
+    sheets: { order: [], gone: [] },
+  };
+}

@@ -1,0 +1,51 @@
+import type { Quarter } from "../crop/index.ts";
+import type { Rect, Size } from "../geometry/index.ts";
+import type { PhotoId, SheetSetup } from "../job/index.ts";
+
+/** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
+export interface Layout {
+  sheets: LaidSheet[];
+  sums: LayoutSums;
+}
+
+export interface LaidSheet {
+  /** The paper upright, as the job names it. */
+  paper: SheetSetup["paper"];
+  /** The paper as it lies. */
+  lying: Size;
+  cells: LaidCell[];
+}
+
+export interface LaidCell {
+  /** The same cell keeps its key as long as it keeps its place in the order. */
+  key: string;
+  shot: number;
+  finished: Rect;
+  /** The turn of the whole piece, its photo included. */
+  turn: Quarter;
+  /** The photo that goes there unless another was put in by hand. */
+  photo: PhotoId | null;
+}
+
+/** How the computed layout comes to its number of pieces, for the line of sums. */
+export interface LayoutSums {
+  /** Of a plain grid; 0 for anything else. */
+  columns: number;
+  rows: number;
+  /** Pieces on a full sheet. */
+  perSheet: number;
+  /** Pieces that were asked for, or that fit when as many as possible were asked for. */
+  pieces: number;
+  /** Pieces that would fit on one sheet. */
+  mostPerSheet: number;
+  /** Whether more on a sheet, or fewer sheets, are proved impossible; left out where that is no question. */
+  proved?: boolean;
+  /** Fewer sheets than this nobody needs. */
+  leastSheets?: number;
+  /** Pieces that fit on no paper. */
+  tooLarge?: number;
+  /** The largest share that the layout itself crops of a photo; left out where it crops none on purpose. */
+  crop?: number;
+  /** How a collage that crops nothing is divided, to be kept. */
+  arrangement?: string;
+}

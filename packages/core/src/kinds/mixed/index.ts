@@ -1,0 +1,32 @@
+import { inch } from "../../length/index.ts";
+import { kind } from "../kind.ts";
+import { layOutMixed } from "./layout.ts";
+import { sayMixed } from "./say.ts";
+
+export const mixed = kind({
+  name: "mixed",
+  title: "Mixed sizes",
+  about: "Several sizes and numbers at once, packed on the fewest sheets, or for the lowest price.",
+  paper: { id: "a4", letter: "letter" },
+  marks: "corner ticks",
+  fresh: ({ gap }) => ({
+    kind: "mixed",
+    pieces: [
+      { shot: 1, width: inch(4), height: inch(6), quantity: 2, mayTurn: true, photo: null },
+      { shot: 2, width: inch(2.5), height: inch(3.5), quantity: 4, mayTurn: true, photo: null },
+    ],
+    papers: [],
+    gap,
+    place: "centred",
+    cuts: "straight",
+    aim: "sheets",
+    packing: null,
+  }),
+  layOut: layOutMixed,
+  say: sayMixed,
+  followsStash: () => false,
+  showInAll: ({ pieces }, photo) => ({ pieces: pieces.map((line) => ({ ...line, photo })) }),
+});
+
+export { keepPacking } from "./layout.ts";
+export { heightOf, mixedQuestion } from "./question.ts";

@@ -1,0 +1,55 @@
+import { z } from "zod";
+import { LIMITS } from "../../job/limits.ts";
+import { count, cuts, gap, length, paper, photoId, place, shotNumber } from "../../job/parts.ts";
+
+/** Pieces of one size: a line of the list. */
+export const mixedPiece = z.strictObject({
+  shot: shotNumber.describe("How its photo sits: the shot of this number, of this line alone"),
+  width: length(LIMITS.piece, "Finished width"),
+  height: length(LIMITS.piece, "Finished height")
+    .nullable()
+    .describe("Finished height; null for the photo’s own proportion"),
+  quantity: count(LIMITS.quantity, "How many of them"),
+  mayTurn: z.boolean().describe("Whether they may lie on their side"),
+  photo: photoId.nullable().describe("The photo; null for the first of the job"),
+});
+
+/** An arrangement that was searched for, kept with what it was an answer to. */
+const packing = z.strictObject({
+  of: z.string().max(40).describe("What it is an answer to; for anything else it is not used"),
+  sheets: z
+    .array(
+      z.strictObject({
+        paper: z.int().min(0).max(100),
+        places: z
+          .array(
+            z
+              .tuple([z.int().min(0), z.int().min(0), z.int().min(0), z.boolean()])
+              .describe("Piece, x, y, whether it is turned"),
+          )
+          .max(LIMITS.pieces),
+      }),
+    )
+    .max(LIMITS.pieces),
+});
+
+/** The ticket of "mixed sizes". */
+export const mixedTicket = z.strictObject({
+  kind: z.literal("mixed"),
+  pieces: z
+    .array(mixedPiece)
+    .max(LIMITS.lines, `must be at most ${LIMITS.lines} lines`)
+    .refine(
+      (pieces) => pieces.reduce((sum, { quantity }) => sum + quantity, 0) <= LIMITS.pieces,
+      `must be at most ${LIMITS.pieces} pieces in all; print the rest in another job`,
+    ),
+  papers: z
+    .array(paper)
+    .max(LIMITS.papers, `must be at most ${LIMITS.papers} papers`)
+    .describe("Papers that may be used besides the sheet’s own"),
+  gap,
+  place,
+  cuts,
+  aim: z.enum(["sheets", "price"]).describe("What comes first: few sheets or a low price"),
+  packing: packing.nullable(),
+});

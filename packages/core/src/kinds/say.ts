@@ -1,0 +1,93 @@
+import { NO_EDGES, type Edges } from "../geometry/index.ts";
+import type { Job } from "../job/index.ts";
+import { writeLength, writeNumber, writeSize, type WriteOptions } from "../length/index.ts";
+import type { TicketPart, TicketWords } from "./kind.ts";
+
+/** How figures of a job are written. */
+export const writing = ({ sheet }: Job, words: TicketWords): WriteOptions => ({ ...words, ppi: sheet.ppi });
+
+/** "10 × 15 cm paper" */
+export const sayPaper = ({ sheet }: Job): TicketPart[] => [
+  { control: "paper", text: sheet.paper.name, measure: true },
+  { text: " paper" },
+];
+
+/** ", trimmed to 180 × 180 mm" or nothing to be said, but a place to say it. */
+export function sayTrim({ sheet }: Job, write: WriteOptions): TicketPart[] {
+  if (!sheet.trim) return [];
+  return [{ text: " trimmed to " }, { control: "trim", text: writeSize(sheet.trim, write), measure: true }];
+}
+
+/** "inside 5 mm margins" */
+export const sayInside = ({ sheet }: Job, write: WriteOptions): TicketPart[] => [
+  { text: " inside " },
+  { control: "margins", ...sayMargins(sheet.margins, write) },
+];
+
+function sayMargins(margins: Edges, write: WriteOptions): { text: string; measure?: boolean } {
+  const { top, right, bottom, left } = margins;
+  if (top === right && right === bottom && bottom === left) {
+    return top === NO_EDGES.top
+      ? { text: "no margins" }
+      : { text: `${writeLength(top, write)} margins`, measure: true };
+  }
+  const even = top === bottom && left === right;
+  return even
+    ? { text: `${writeSize({ width: left, height: top }, write)} margins`, measure: true }
+    : { text: "uneven margins" };
+}
+
+/** "2 mm apart" */
+export const sayGap = ({ ticket }: Job, write: WriteOptions): TicketPart[] => [
+  { control: "gap", text: writeLength(ticket.gap, write), measure: true },
+  { text: " apart" },
+];
+
+/** ", with corner ticks to cut by, no outline and no slack, for Lab, lustre at 300 ppi." */
+export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
+  const { sheet, finish } = job;
+  const write = writing(job, words);
+  return [
+    { text: ", with " },
+    { control: "marks", text: finish.marks.kind === "none" ? "no marks" : finish.marks.kind },
+    { text: " to cut by, " },
+    ...sayOutline(job, write),
+    { text: " and " },
+    {
+      control: "slack",
+      text: finish.slack === 0 ? "no" : writeLength(finish.slack, write),
+      measure: finish.slack > 0,
+    },
+    { text: finish.slack === 0 ? " slack, for " : " of slack, for " },
+    { control: "printer", text: sheet.printer.name },
+    { text: " at " },
+    { control: "ppi", text: `${writeNumber(sheet.ppi, words.locale, 0, 2)}\u00a0ppi`, measure: true },
+    { text: "." },
+  ];
+}
+
+function sayOutline({ finish }: Job, write: WriteOptions): TicketPart[] {
+  const { outline } = finish;
+  if (!outline) return [{ control: "outline", text: "no outline" }];
+  const colour = sayColour(outline.colour);
+  return [
+    { text: "a " },
+    { control: "outline", text: `${writeLength(outline.width, write)} ${colour}`, measure: true },
+    { text: " outline" },
+  ];
+}
+
+/** The colours offered for outlines, by the word that the ticket has for them. */
+export const OUTLINE_COLOURS: Readonly<Record<string, string>> = {
+  "#9a9a9a": "grey",
+  "#d0d0d0": "pale grey",
+  "#20242c": "black",
+  "#ffffff": "white",
+};
+
+const sayColour = (colour: string): string => OUTLINE_COLOURS[colour] ?? colour;
+
+/** "one", "two" … where a small number reads better as a word. */
+export const inWords = (count: number): string =>
+  ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"][count] ??
+  String(count);
