@@ -5,6 +5,8 @@ import { DB, openDatabase } from "./data/database.ts";
 import { DataFolder } from "./data/folder.ts";
 import { JobsController } from "./jobs/jobs.controller.ts";
 import { JobsService } from "./jobs/jobs.service.ts";
+import { PatternsController } from "./patterns/patterns.controller.ts";
+import { PatternsService } from "./patterns/patterns.service.ts";
 import { PhotosController } from "./photos/photos.controller.ts";
 import { PhotosService } from "./photos/photos.service.ts";
 import { PaintPool } from "./press/paint.pool.ts";
@@ -29,12 +31,13 @@ export class AppModule implements OnModuleDestroy {
           exclude: ["/api/{*rest}"],
         }),
       ],
-      controllers: [PhotosController, JobsController, PressController],
+      controllers: [PhotosController, JobsController, PatternsController, PressController],
       providers: [
         { provide: DB, useValue: db },
         { provide: DataFolder, useValue: folder },
         PhotosService,
         JobsService,
+        PatternsService,
         TasksService,
         ProofsService,
         RunsService,

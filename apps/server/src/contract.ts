@@ -18,6 +18,16 @@ export interface JobView {
 /** A job in the list of jobs. */
 export type JobSummary = Pick<JobView, "id" | "job" | "changedAt" | "binnedAt" | "photos">;
 
+/** A kept layout: a job without photos, to start others from. */
+export interface PatternView {
+  id: string;
+  name: string;
+  /** "" for none. */
+  folder: string;
+  job: Job;
+  createdAt: string;
+}
+
 /** What became of the files of one upload: each is either kept or refused with a sentence. */
 export interface TakenIn {
   photos: ({ id: string; name: string } & PhotoRecord)[];

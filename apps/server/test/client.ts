@@ -1,7 +1,7 @@
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { freshCopiesJob, type Job, type JobEdit } from "@wide-quilt/core";
+import { freshJob, type Job, type JobEdit } from "@wide-quilt/core";
 import type { JobView, ProblemBody, Run, TakenIn } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 
@@ -40,7 +40,8 @@ export class Client {
   }
 
   async importJob(job: Partial<Job> = {}): Promise<JobView> {
-    return (await this.ask<JobView>("POST", "/jobs/import", { ...freshCopiesJob("Badges"), ...job })).body;
+    return (await this.ask<JobView>("POST", "/jobs/import", { ...freshJob("copies", "Badges"), ...job }))
+      .body;
   }
 
   edit(job: string, version: number, edit: JobEdit, gesture?: string, id: string = crypto.randomUUID()) {

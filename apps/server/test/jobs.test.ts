@@ -16,7 +16,11 @@ const gap = (millimetres: number) => ({ do: "ticket", change: { gap: mm(millimet
 
 describe("jobs over HTTP", () => {
   it("starts, renames, duplicates, bins, takes out and deletes", async () => {
-    const started = await client.ask<JobView>("POST", "/jobs", { name: "Badges", locale: "en-GB" });
+    const started = await client.ask<JobView>("POST", "/jobs", {
+      kind: "copies",
+      name: "Badges",
+      locale: "en-GB",
+    });
     expect(started).toMatchObject({ status: 201, body: { version: 0, undo: null, job: { name: "Badges" } } });
     const { id } = started.body;
     const renamed = await client.edit(id, 0, { do: "rename", name: "Ringers" });
@@ -38,7 +42,11 @@ describe("jobs over HTTP", () => {
   });
 
   it("starts with what the reader's country expects", async () => {
-    const { body } = await client.ask<JobView>("POST", "/jobs", { name: "x", locale: "en-US" });
+    const { body } = await client.ask<JobView>("POST", "/jobs", {
+      kind: "copies",
+      name: "x",
+      locale: "en-US",
+    });
     expect(body.job.sheet.paper.name).toBe("4 × 6 in");
   });
 
@@ -138,9 +146,9 @@ describe("jobs over HTTP", () => {
   });
 
   it("names the field of a request that is not right, and refuses what does not belong", async () => {
-    const without = await client.ask<ProblemBody>("POST", "/jobs", { name: "" });
+    const without = await client.ask<ProblemBody>("POST", "/jobs", { kind: "copies", name: "" });
     expect(without).toMatchObject({ status: 400, body: { type: "/problems/not-valid", field: "name" } });
-    const more = await client.ask<ProblemBody>("POST", "/jobs", { name: "x", admin: true });
+    const more = await client.ask<ProblemBody>("POST", "/jobs", { kind: "copies", name: "x", admin: true });
     expect(more).toMatchObject({ status: 400, body: { field: "admin" } });
     const deep = await client.ask<ProblemBody>("POST", "/jobs/any/edits", {
       version: 0,

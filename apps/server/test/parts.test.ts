@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { applyEdit, freshCopiesJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
+import { applyEdit, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
 import { deltaOf, isEmpty, joined } from "../src/jobs/delta.ts";
 import { readOptions } from "../src/options.ts";
 import { Queue } from "../src/photos/queue.ts";
@@ -15,7 +15,7 @@ const anyEdit = fc.oneof<fc.Arbitrary<JobEdit>[]>(
 
 describe("deltas", () => {
   it("keep only the parts that a step changed", () => {
-    const job = freshCopiesJob("Badges");
+    const job = freshJob("copies", "Badges");
     const { before, after } = deltaOf(job, applyEdit(job, { do: "ticket", change: { gap: mm(9) } }));
     expect(Object.keys(after)).toEqual(["ticket"]);
     expect([before.ticket!.gap, after.ticket!.gap]).toEqual([2000, 9000]);
@@ -25,7 +25,7 @@ describe("deltas", () => {
   it("undone, give the job before; made again, the job after; joined, both at once", () => {
     fc.assert(
       fc.property(anyEdit, anyEdit, (one, two) => {
-        const start: Job = freshCopiesJob("Badges");
+        const start: Job = freshJob("copies", "Badges");
         const middle = applyEdit(start, one);
         const end = applyEdit(middle, two);
         const both = joined(deltaOf(start, middle), deltaOf(middle, end));

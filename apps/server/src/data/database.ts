@@ -3,6 +3,7 @@ import Database from "better-sqlite3";
 import { drizzle, type BetterSQLite3Database } from "drizzle-orm/better-sqlite3";
 import { migrate } from "drizzle-orm/better-sqlite3/migrator";
 import * as schema from "./schema.ts";
+import { bringUpToDate } from "./upToDate.ts";
 
 export type Db = BetterSQLite3Database<typeof schema>;
 
@@ -15,6 +16,7 @@ export function openDatabase(path: string): { db: Db; close(): void } {
   client.pragma("busy_timeout = 5000");
   const db = drizzle(client, { schema });
   migrate(db, { migrationsFolder: fileURLToPath(new URL("../drizzle", import.meta.url)) });
+  bringUpToDate(db);
   return { db, close: () => client.close() };
 }
 

@@ -6,9 +6,10 @@ import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { INestApplication } from "@nestjs/common";
 import type { PhotoRef } from "@wide-quilt/core";
-import { DEMO_PHOTOS, demoJobs } from "@wide-quilt/demo";
+import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs } from "@wide-quilt/demo";
 import { photoHash, writeWhole } from "@wide-quilt/painters";
 import { JobsService } from "../jobs/jobs.service.ts";
+import { PatternsService } from "../patterns/patterns.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { DataFolder } from "./folder.ts";
 
@@ -29,7 +30,9 @@ export async function fillWithDemo(app: INestApplication, say: (line: string) =>
     say(`  ${++done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);
     return { id, name: DEMO_PHOTOS[index]!.name };
   });
-  for (const job of demoJobs(refs)) app.get(JobsService).import(job);
+  const kept = new Map(demoJobs(refs).map((job) => [job.name, app.get(JobsService).import(job).id]));
+  const patterns = app.get(PatternsService);
+  for (const { job, name, folder } of DEMO_PATTERNS) patterns.keepJob(kept.get(job)!, name, folder);
   await writeWhole(filled, (temporary) => writeFile(temporary, ""));
 }
 

@@ -42,6 +42,16 @@ export const revisions = sqliteTable(
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],
 );
 
+/** Kept layouts: jobs without their photos. */
+export const patterns = sqliteTable("patterns", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  /** The folder it lies in; "" for none. */
+  folder: text("folder").notNull(),
+  job: text("job", { mode: "json" }).$type<Job>().notNull(),
+  createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
+});
+
 /** Every output that was made: the job as it was, how it was written, what came of it. */
 export const runs = sqliteTable(
   "runs",

@@ -30,9 +30,9 @@ export class JobsController {
   }
 
   @Post()
-  @ApiOperation({ summary: "Starts a job “copies of one photo”" })
-  start(@Body() { name, locale }: StartJob): JobView {
-    return this.jobs.start(name, locale);
+  @ApiOperation({ summary: "Starts a job of a kind" })
+  start(@Body() { kind, name, locale }: StartJob): JobView {
+    return this.jobs.start(kind, name, locale);
   }
 
   @Post("import")

@@ -1,10 +1,12 @@
 import { ApiProperty } from "@nestjs/swagger";
 import { Type } from "class-transformer";
+import { JOB_KINDS, type Kind } from "@wide-quilt/core";
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsIn,
   IsInt,
   IsObject,
   IsOptional,
@@ -15,7 +17,13 @@ import {
   ValidateNested,
 } from "class-validator";
 
+const KINDS = JOB_KINDS.map(({ name }) => name);
+
 export class StartJob {
+  @ApiProperty({ enum: KINDS, description: "What it is to become" })
+  @IsIn(KINDS, { message: `must be one of ${KINDS.join(", ")}` })
+  kind!: Kind;
+
   @ApiProperty({ example: "Ringers’ badges" })
   @IsString()
   @Matches(/\S/, { message: "must not be empty" })

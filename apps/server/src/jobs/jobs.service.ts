@@ -3,13 +3,15 @@ import { Inject, Injectable } from "@nestjs/common";
 import { and, desc, eq, gt, isNotNull, isNull, lte } from "drizzle-orm";
 import {
   applyEdit,
-  freshCopiesJob,
+  freshJob,
+  LIMITS,
   readEdit,
   readJob,
   sayEdit,
   type Job,
   type JobEdit,
   type JobFault,
+  type Kind,
 } from "@wide-quilt/core";
 import { DB, type Db } from "../data/database.ts";
 import { jobs, revisions } from "../data/schema.ts";
@@ -40,9 +42,7 @@ export class JobsService {
       .orderBy(desc(jobs.changedAt))
       .all();
     return rows.map((row) => {
-      // A list shows sheets, so it needs the photos that are on them, not the whole stash.
-      const shown = Object.values(row.job.shots).flatMap(({ photo }) => photo ?? []);
-      return { ...this.head(row), photos: this.photos.records([...new Set(shown)]) };
+      return { ...this.head(row), photos: this.photos.records(shownFirst(row.job)) };
     });
   }
 
@@ -68,8 +68,8 @@ export class JobsService {
     return this.row(id).job;
   }
 
-  start(name: string, locale?: string): JobView {
-    return this.keep(freshCopiesJob(name.trim(), locale));
+  start(kind: Kind, name: string, locale?: string): JobView {
+    return this.keep(freshJob(kind, name.trim(), locale));
   }
 
   /** Keeps a job that was read from a file. Throws a Problem that names what is wrong in it. */
@@ -129,7 +129,8 @@ export class JobsService {
     return this.walk(id, version, 1);
   }
 
-  private keep(job: Job): JobView {
+  /** Keeps a new job. */
+  keep(job: Job): JobView {
     const id = randomUUID();
     const now = new Date();
     this.db.insert(jobs).values({ id, job, version: 0, at: 0, createdAt: now, changedAt: now }).run();
@@ -230,6 +231,13 @@ export class JobsService {
   }
 }
 
+/** Photos that a first sheet can show: a list of jobs shows sheets, and needs no more of a stash of thousands. */
+function shownFirst({ shots, stash, ticket }: Job): string[] {
+  const putIn = Object.values(shots).flatMap(({ photo }) => photo ?? []);
+  const ofLines = ticket.kind === "mixed" ? ticket.pieces.flatMap(({ photo }) => photo ?? []) : [];
+  return [...new Set([...putIn, ...ofLines, ...stash.slice(0, LIMITS.wholeCollage).map(({ id }) => id)])];
+}
+
 function read(edit: unknown): JobEdit {
   const reading = readEdit(edit);
   if (!reading.ok) throw notAnEdit(reading.faults);
@@ -242,7 +250,8 @@ const notAnEdit = (faults: JobFault[]) =>
     faults,
   });
 
-const notAJob = (faults: JobFault[]) =>
+/** A file that is no job, with every fault named. */
+export const notAJob = (faults: JobFault[]) =>
   new Problem(
     422,
     "not-a-job",

@@ -2,7 +2,7 @@ import { mkdirSync, readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
-import { applyEdit, arrange, freshCopiesJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
+import { applyEdit, arrange, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
 import { measure, quarters, testFolder } from "../testing/samples.ts";
 import { paintPdf } from "../index.ts";
 
@@ -42,7 +42,7 @@ beforeAll(async () => {
 const job = (photo: string, ...edits: JobEdit[]): Job =>
   edits.reduce(
     applyEdit,
-    applyEdit(freshCopiesJob("Badges"), { do: "add photos", photos: [{ id: photo, name: photo }] }),
+    applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [{ id: photo, name: photo }] }),
   );
 
 async function written(of: Job, name: string) {
@@ -121,5 +121,41 @@ describe("paintPdf", () => {
     await expect(
       paintPdf(sheets, file, join(folder, "gone.pdf"), { title: "x", date: new Date(0) }),
     ).rejects.toThrow();
+  });
+
+  it("tilts a cell about its middle, as poppler paints it", async () => {
+    const place = {
+      sheet: "1",
+      x: mm(30),
+      y: mm(40),
+      width: mm(40),
+      height: mm(20),
+      angle: 30,
+      order: 0,
+      locked: false,
+      proportion: false,
+    };
+    const tilted = job(
+      "flag1",
+      { do: "become", kind: "free" },
+      { do: "add cells", cells: [{ place, photo: "flag1" }] },
+    );
+    const path = await written(tilted, "tilted");
+    measure("pdftoppm", "-r", "300", "-png", "-singlefile", path, join(folder, "tilted"));
+    const at = async (x: number, y: number) => {
+      const box = {
+        left: Math.floor((x * 300) / 25.4),
+        top: Math.floor((y * 300) / 25.4),
+        width: 1,
+        height: 1,
+      };
+      return [...(await sharp(join(folder, "tilted.png")).extract(box).removeAlpha().raw().toBuffer())];
+    };
+    const isWhite = async (x: number, y: number) => (await at(x, y)).every((value) => value > 250);
+    // The corner (20, −10) mm from the middle comes to (22.32, 1.34), as for the pixels.
+    expect(await isWhite(72, 51.3)).toBe(false);
+    expect(await isWhite(72.7, 51.3)).toBe(true);
+    expect(await isWhite(69, 41)).toBe(true);
+    expect(await isWhite(64, 63)).toBe(false);
   });
 });

@@ -1,7 +1,14 @@
 import { createWriteStream } from "node:fs";
 import { finished } from "node:stream/promises";
 import PDFDocument from "pdfkit";
-import { UM_PER_INCH, type CellPlan, type PhotoId, type Rect, type SheetPlan } from "@wide-quilt/core";
+import {
+  layers,
+  UM_PER_INCH,
+  type CellPlan,
+  type PhotoId,
+  type Rect,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { placing } from "./matrix.ts";
@@ -47,8 +54,10 @@ export async function paintPdf(
       await goOn(watch);
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
-      for (const cell of sheet.cells) await paintCell(doc, cell, pictures);
-      for (const cell of sheet.cells) paintOutline(doc, cell);
+      for (const layer of layers(sheet)) {
+        for (const cell of layer) await paintCell(doc, cell, pictures);
+        for (const cell of layer) paintOutline(doc, cell);
+      }
       paintMarks(doc, sheet);
       watch.progress?.({ what: "sheets", done: index + 1, of: sheets.length });
     }
@@ -80,18 +89,28 @@ async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfP
   const at = { x: pt(placed.x), y: pt(placed.y), width: pt(placed.width), height: pt(placed.height) };
   const { opened, orientation } = await pictures.open(photo);
   doc.save();
+  tilt(doc, cell);
   doc.rect(pt(image.x), pt(image.y), pt(image.width), pt(image.height)).clip();
   doc.transform(...placing(orientation, turn, at));
   doc.image(opened as never, 0, 0, { width: 1, height: 1, ignoreOrientation: true } as never);
   doc.restore();
 }
 
-function paintOutline(doc: PDFKit.PDFDocument, { finished, outline }: CellPlan): void {
+/** Turns what is painted next about the middle of the cell. */
+function tilt(doc: PDFKit.PDFDocument, { finished: { x, y, width, height }, angle }: CellPlan): void {
+  if (angle !== 0) doc.rotate(angle, { origin: [pt(x + width / 2), pt(y + height / 2)] });
+}
+
+function paintOutline(doc: PDFKit.PDFDocument, cell: CellPlan): void {
+  const { finished, outline } = cell;
   if (!outline) return;
+  doc.save();
+  tilt(doc, cell);
   doc
     .rect(pt(finished.x), pt(finished.y), pt(finished.width), pt(finished.height))
     .lineWidth(pt(outline.width))
     .stroke(outline.colour);
+  doc.restore();
 }
 
 function paintMarks(doc: PDFKit.PDFDocument, { marks }: SheetPlan): void {

@@ -32,6 +32,33 @@ export function copyOnto(sheet: SheetPixels, pixels: Buffer, box: PixelBox): voi
   }
 }
 
+/** Pixels with an alpha channel, 8-bit RGBA, and where their upper left corner lies. */
+export interface Overlay {
+  data: Buffer;
+  width: number;
+  height: number;
+  left: number;
+  top: number;
+}
+
+/** Lays pixels over the sheet, each as far as its alpha says; what would fall beside the sheet is left out. */
+export function blendOnto(sheet: SheetPixels, { data, width, height, left, top }: Overlay): void {
+  const from = Math.max(0, -left);
+  const to = Math.min(width, sheet.width - left);
+  for (let row = Math.max(0, -top); row < height && top + row < sheet.height; row++) {
+    for (let column = from; column < to; column++) {
+      const source = (row * width + column) * 4;
+      const alpha = data[source + 3]!;
+      if (alpha === 0) continue;
+      const target = ((top + row) * sheet.width + left + column) * CHANNELS;
+      for (let c = 0; c < CHANNELS; c++) {
+        const under = sheet.data[target + c]!;
+        sheet.data[target + c] = Math.round(under + ((data[source + c]! - under) * alpha) / 255);
+      }
+    }
+  }
+}
+
 /** Fills a box with one colour, "#rrggbb". */
 export function fillBox(sheet: SheetPixels, box: PixelBox, colour: string): void {
   const left = Math.max(0, box.left);

@@ -2,16 +2,7 @@ import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
-import {
-  applyEdit,
-  arrange,
-  freshCopiesJob,
-  mm,
-  um,
-  type Job,
-  type JobEdit,
-  type Photos,
-} from "@wide-quilt/core";
+import { applyEdit, arrange, freshJob, mm, um, type Job, type JobEdit, type Photos } from "@wide-quilt/core";
 import { measure, quarters, testFolder } from "../testing/samples.ts";
 import { Cancelled, encodeSheet, paintSheet } from "../index.ts";
 
@@ -37,7 +28,10 @@ beforeAll(async () => {
 });
 
 function job(photo: string, ...edits: JobEdit[]): Job {
-  const fresh = applyEdit(freshCopiesJob("Test"), { do: "add photos", photos: [{ id: photo, name: photo }] });
+  const fresh = applyEdit(freshJob("copies", "Test"), {
+    do: "add photos",
+    photos: [{ id: photo, name: photo }],
+  });
   const plain: JobEdit = { do: "finish", change: { marks: { ...fresh.finish.marks, kind: "none" } } };
   return [plain, ...edits].reduce(applyEdit, fresh);
 }
@@ -181,5 +175,61 @@ describe("encodeSheet", () => {
     const png = join(folder, "density.png");
     writeFileSync(png, await encodeSheet(sheet, 300, { format: "png" }));
     expect(measure("identify", "-units", "PixelsPerInch", "-format", "%x", png)).toMatch(/^(300|299\.99)/);
+  });
+});
+
+describe("cells put by hand", () => {
+  const put = (
+    cells: { x: number; y: number; angle?: number; order?: number; photo: string }[],
+  ): JobEdit[] => [
+    { do: "become", kind: "free" },
+    {
+      do: "add cells",
+      cells: cells.map(({ x, y, angle = 0, order = 0, photo }) => ({
+        photo,
+        place: {
+          sheet: "1",
+          x: mm(x),
+          y: mm(y),
+          width: mm(40),
+          height: mm(20),
+          angle,
+          order,
+          locked: false,
+          proportion: false,
+        },
+      })),
+    },
+  ];
+
+  it("tilts a cell about its middle, to half a pixel, and leaves the corners that turning adds bare", async () => {
+    // 40 × 20 mm about (50, 50) mm by 30°: a corner (20, −10) from the middle comes to (20·cos 30 + 10·sin 30,
+    // 20·sin 30 − 10·cos 30) = (22.32, 1.34).
+    const { at } = await painted(job("black", ...put([{ x: 30, y: 40, angle: 30, photo: "black" }])));
+    const px = (millimetres: number) => Math.floor((millimetres * 300) / 25.4);
+    near(at(px(50), px(50)), [0, 0, 0]);
+    near(at(px(50 + 22), px(50 + 1.34)), [0, 0, 0]);
+    near(at(px(50 + 22.6), px(50 + 1.34)), [255, 255, 255]);
+    near(at(px(50 - 22), px(50 - 1.34)), [0, 0, 0]);
+    near(at(px(50 - 22.6), px(50 - 1.34)), [255, 255, 255]);
+    // What lay in the upright cell's corner is bare now, and what lay beside its short side is not.
+    near(at(px(50 + 19), px(50 - 9)), [255, 255, 255]);
+    near(at(px(50 + 14), px(50 + 13)), [0, 0, 0]);
+  });
+
+  it("paints cells that lie over others in their order", async () => {
+    const over = (order: number) =>
+      job(
+        "black",
+        { do: "add photos", photos: [{ id: "upright", name: "upright" }] },
+        ...put([
+          { x: 20, y: 20, order, photo: "black" },
+          { x: 40, y: 20, photo: "upright" },
+        ]),
+      );
+    const px = (millimetres: number) => Math.floor((millimetres * 300) / 25.4);
+    const both = [px(50), px(25)] as const;
+    near((await painted(over(1))).at(...both), [0, 0, 0]);
+    near((await painted(over(0))).at(...both), RED);
   });
 });

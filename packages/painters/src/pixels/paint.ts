@@ -1,11 +1,12 @@
 import sharp from "sharp";
-import { pixelBox, toPx, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
+import { layers, pixelBox, toPx, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
-import { blankSheet, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
+import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
 import { decode, type Decoded } from "./decode.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
 import { seenPart, union, type Part } from "./part.ts";
+import { tilted } from "./tilt.ts";
 
 /**
  * Paints one sheet's plan to pixels. Each photo is decoded once however many cells show it; each cell is then
@@ -20,23 +21,27 @@ export async function paintSheet(
 ): Promise<SheetPixels> {
   const sheet = blankSheet(plan.pixels.width, plan.pixels.height);
   let done = 0;
-  for (const looks of sameLooks(plan.cells)) {
-    await goOn(watch);
-    const photo = await decodeFor(looks, plan.ppi, files);
-    const painted = new Map<string, Promise<Buffer>>();
-    for (const { cell, rect } of looks) {
-      const box = pixelBox(rect, plan.ppi);
-      if (box.width === 0 || box.height === 0) continue;
-      const crop = cropOf(photo, cell, plan.ppi, box);
-      const key = Object.values(crop).join();
-      let pixels = painted.get(key);
-      if (!pixels) painted.set(key, (pixels = resample(photo, crop)));
-      copyOnto(sheet, await pixels, box);
-      watch.progress?.({ what: "cells", done: ++done, of: plan.cells.length });
+  for (const layer of layers(plan)) {
+    for (const looks of sameLooks(layer)) {
+      await goOn(watch);
+      const photo = await decodeFor(looks, plan.ppi, files);
+      const painted = new Map<string, Promise<Buffer>>();
+      for (const { cell, rect } of looks) {
+        const box = pixelBox(rect, plan.ppi);
+        if (box.width === 0 || box.height === 0) continue;
+        const crop = cropOf(photo, cell, plan.ppi, box);
+        const key = Object.values(crop).join();
+        let pixels = painted.get(key);
+        if (!pixels) painted.set(key, (pixels = resample(photo, crop)));
+        if (cell.angle === 0) copyOnto(sheet, await pixels, box);
+        else blendOnto(sheet, await tilted(await pixels, box, cell, plan.ppi));
+        watch.progress?.({ what: "cells", done: ++done, of: plan.cells.length });
+      }
     }
-  }
-  for (const cell of plan.cells) {
-    for (const box of outlineBoxes(cell, plan.ppi)) fillBox(sheet, box, cell.outline!.colour);
+    for (const cell of layer) {
+      if (cell.angle !== 0) continue;
+      for (const box of outlineBoxes(cell, plan.ppi)) fillBox(sheet, box, cell.outline!.colour);
+    }
   }
   for (const stroke of plan.marks) fillBox(sheet, strokeBox(stroke, plan.ppi), stroke.colour);
   return sheet;

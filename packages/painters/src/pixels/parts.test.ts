@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { applyEdit, arrange, freshCopiesJob, mm, um, type Quarter } from "@wide-quilt/core";
+import { applyEdit, arrange, freshJob, mm, um, type Quarter } from "@wide-quilt/core";
 import { blankSheet, copyOnto, fillBox } from "./canvas.ts";
 import { withJfif } from "./jfif.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
@@ -58,7 +58,7 @@ describe("lines", () => {
   });
 
   it("make an outline of four sides around the finished edge", () => {
-    const job = applyEdit(freshCopiesJob("Lines"), {
+    const job = applyEdit(freshJob("copies", "Lines"), {
       do: "finish",
       change: { outline: { width: um(400), colour: "#000000" } },
     });
@@ -112,7 +112,7 @@ describe("parts of a photo", () => {
   });
 
   it("are what a cell shows of its photo", () => {
-    const job = applyEdit(freshCopiesJob("Part"), { do: "add photos", photos: [{ id: "p", name: "p" }] });
+    const job = applyEdit(freshJob("copies", "Part"), { do: "add photos", photos: [{ id: "p", name: "p" }] });
     const cell = arrange(job, { p: { width: 4000, height: 6000 } })[0]!.cells[0]!;
     // 52.5 mm high in a cell of 45: 3.75 mm off either end
     expect(seenPart(cell)).toMatchObject({
