@@ -22,6 +22,14 @@ const router = createBrowserRouter([
         path: "/jobs/:id/press",
         lazy: async () => ({ Component: (await import("./views/press/PressView.tsx")).PressView }),
       },
+      {
+        path: "/jobs/:id/cuts",
+        lazy: async () => ({ Component: (await import("./views/cuts/CutsView.tsx")).CutsView }),
+      },
+      {
+        path: "/patterns",
+        lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
+      },
       { path: "*", element: <NotHere /> },
     ],
   },

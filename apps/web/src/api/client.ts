@@ -1,8 +1,9 @@
-import type { JobEdit } from "@wide-quilt/core";
+import type { JobEdit, Kind } from "@wide-quilt/core";
 import type {
   Format,
   JobSummary,
   JobView,
+  PatternView,
   ProblemBody,
   Proof,
   Run,
@@ -48,7 +49,8 @@ const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 /** Everything that is asked of the server, one line each. */
 export const server = {
   listJobs: (bin: boolean) => ask<JobSummary[]>("GET", `/jobs?bin=${bin}`),
-  startJob: (name: string, locale: string) => ask<JobView>("POST", "/jobs", { name, locale }),
+  startJob: (kind: Kind, name: string, locale: string) =>
+    ask<JobView>("POST", "/jobs", { kind, name, locale }),
   importJob: (file: unknown) => ask<JobView>("POST", "/jobs/import", file),
   viewJob: (id: string) => ask<JobView>("GET", job(id)),
   duplicateJob: (id: string) => ask<JobView>("POST", `${job(id)}/duplicate`),
@@ -58,6 +60,14 @@ export const server = {
     ask<JobView>("POST", `${job(id)}/edits`, { version, edits }),
   undo: (id: string, version: number) => ask<JobView>("POST", `${job(id)}/undo`, { version }),
   redo: (id: string, version: number) => ask<JobView>("POST", `${job(id)}/redo`, { version }),
+  listPatterns: () => ask<PatternView[]>("GET", "/patterns"),
+  keepPattern: (job: string, name: string, folder: string) =>
+    ask<PatternView>("POST", "/patterns", { job, name, folder }),
+  importPattern: (file: unknown) => ask<PatternView>("POST", "/patterns/import", file),
+  changePattern: (id: string, change: { name?: string; folder?: string }) =>
+    ask<PatternView>("PUT", `/patterns/${encodeURIComponent(id)}`, change),
+  deletePattern: (id: string) => ask<void>("DELETE", `/patterns/${encodeURIComponent(id)}`),
+  startFromPattern: (id: string) => ask<JobView>("POST", `/patterns/${encodeURIComponent(id)}/start`),
   addPhotos: (files: readonly File[], signal: AbortSignal) => {
     const form = new FormData();
     for (const file of files) form.append("photos", file, file.name);
@@ -84,6 +94,7 @@ export const address = {
   /** The smallest preview with at least this many pixels on its longest side, or the largest there is. */
   previewFor: (photo: string, pixels: number) =>
     `/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
+  patternFile: (id: string) => `/api/patterns/${encodeURIComponent(id)}/file`,
   jobFile: (id: string) => `/api${job(id)}/file`,
   proofPicture: (id: string) => `/api/proofs/${id}/picture`,
   download: (run: string) => `/api/runs/${run}/download`,

@@ -14,8 +14,11 @@ export class NoAnswer extends Error {
   }
 }
 
+/** A chosen file is not what it was taken for; its message is a sentence for the person who chose it. */
+export class NotReadable extends Error {}
+
 /** The sentence to show for whatever was thrown. */
 export const sentenceOf = (error: unknown): string =>
-  error instanceof ServerProblem || error instanceof NoAnswer
+  error instanceof ServerProblem || error instanceof NoAnswer || error instanceof NotReadable
     ? error.message
     : "Something went wrong here. What was saved is kept; load the page again.";

@@ -1,11 +1,14 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
-import { prefersLetter, UNITS, type Unit } from "@wide-quilt/core";
+import { prefersLetter, UNITS, type PrintPackage, type Size, type Unit } from "@wide-quilt/core";
 
 /** What one person likes, on this machine; no part of any job. */
 export interface Preferences {
   unit: Unit;
   /** Whether single letters and signs are keys. */
   singleKeys: boolean;
+  /** Own sizes and own sets of sizes, kept for reuse. */
+  sizes: Size[];
+  packages: PrintPackage[];
 }
 
 const STORED = "wide-quilt-preferences";
@@ -14,17 +17,28 @@ const STORED = "wide-quilt-preferences";
 export const LOCALE = navigator.language || "en-GB";
 
 function stored(): Preferences {
-  const usual: Preferences = { unit: prefersLetter(LOCALE) ? "in" : "mm", singleKeys: true };
+  const usual: Preferences = {
+    unit: prefersLetter(LOCALE) ? "in" : "mm",
+    singleKeys: true,
+    sizes: [],
+    packages: [],
+  };
   try {
     const kept = JSON.parse(localStorage.getItem(STORED) ?? "{}") as Partial<Preferences>;
     return {
       unit: UNITS.find((unit) => unit === kept.unit) ?? usual.unit,
       singleKeys: kept.singleKeys ?? usual.singleKeys,
+      sizes: Array.isArray(kept.sizes) ? kept.sizes.filter(isSize) : usual.sizes,
+      packages: Array.isArray(kept.packages)
+        ? kept.packages.filter(({ name, pieces }) => typeof name === "string" && pieces.every(isSize))
+        : usual.packages,
     };
   } catch {
     return usual;
   }
 }
+
+const isSize = ({ width, height }: Size): boolean => Number.isInteger(width) && Number.isInteger(height);
 
 export const preferences = createSlice({
   name: "preferences",

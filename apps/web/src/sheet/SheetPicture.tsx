@@ -1,5 +1,13 @@
-import { memo, useId, useMemo, type ReactNode } from "react";
-import { grown, type CellPlan, type Picture, type Rect, type SheetPlan } from "@wide-quilt/core";
+import { Fragment, memo, useId, useMemo, type ReactNode } from "react";
+import {
+  grown,
+  layers,
+  type CellPlan,
+  type Picture,
+  type Rect,
+  type SheetPlan,
+  type Size,
+} from "@wide-quilt/core";
 
 interface Props {
   plan: SheetPlan;
@@ -10,6 +18,8 @@ interface Props {
    * that touch would show a seam of paper that is not there.
    */
   softEdge?: number;
+  /** As “places” cells are drawn as bare shapes: the picture of a layout. */
+  cellsAs?: "photos" | "places";
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */
   label?: string;
@@ -25,13 +35,17 @@ export const SheetPicture = memo(function SheetPicture({
   plan,
   photo,
   softEdge = 0,
+  cellsAs = "photos",
   className,
   label,
   children,
 }: Props) {
   const id = useId();
-  const { paper, cells, marks } = plan;
-  const looks = useMemo(() => looksOf(cells), [cells]);
+  const { paper, marks } = plan;
+  const painted = useMemo(
+    () => layers(plan).map((cells) => ({ cells, looks: cellsAs === "photos" ? looksOf(cells) : [] })),
+    [plan, cellsAs],
+  );
   return (
     <svg
       viewBox={`0 0 ${paper.width} ${paper.height}`}
@@ -41,28 +55,35 @@ export const SheetPicture = memo(function SheetPicture({
       aria-hidden={label ? undefined : true}
     >
       <defs>
-        {looks.map(({ picture, window }, i) => (
-          <clipPath key={i} id={`${id}${i}`}>
-            <rect {...onPicture(grown(window, softEdge), picture)} />
-          </clipPath>
-        ))}
+        {painted.map(({ looks }, layer) =>
+          looks.map(({ picture, window }, i) => (
+            <clipPath key={`${layer} ${i}`} id={`${id}${layer}-${i}`}>
+              <rect {...onPicture(grown(window, softEdge), picture)} />
+            </clipPath>
+          )),
+        )}
       </defs>
       <rect width={paper.width} height={paper.height} fill="#fff" />
-      {looks.map(({ photoId, picture, cells: alike }, i) => {
-        const { transform, ...size } = pictureAttributes(picture);
-        const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
-        return alike.map(({ key, finished }) => (
-          <image
-            key={key}
-            href={href}
-            preserveAspectRatio="none"
-            clipPath={`url(#${id}${i})`}
-            transform={`translate(${finished.x} ${finished.y}) ${transform}`}
-            {...size}
-          />
-        ));
-      })}
-      {outlines(cells)}
+      {painted.map(({ cells, looks }, layer) => (
+        <Fragment key={layer}>
+          {looks.map(({ photoId, picture, cells: alike }, i) => {
+            const { transform, width, height } = pictureAttributes(picture);
+            const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
+            return alike.map((cell) => (
+              <CellImage
+                key={cell.key}
+                href={href}
+                clip={`url(#${id}${layer}-${i})`}
+                transform={`${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y}) ${transform}`}
+                width={width}
+                height={height}
+              />
+            ));
+          })}
+          {cellsAs === "places" && <Places cells={cells} paper={paper} />}
+          {outlines(cells)}
+        </Fragment>
+      ))}
       {marks.length > 0 && (
         <path
           d={marks.map(({ x1, y1, x2, y2 }) => `M${x1} ${y1}L${x2} ${y2}`).join("")}
@@ -75,15 +96,57 @@ export const SheetPicture = memo(function SheetPicture({
   );
 });
 
+interface CellImageProps {
+  href: string;
+  clip: string;
+  transform: string;
+  width: number;
+  height: number;
+}
+
+/** One cell's photo; of hundreds only those are drawn anew that changed. */
+const CellImage = memo(function CellImage({ clip, ...image }: CellImageProps) {
+  return <image preserveAspectRatio="none" clipPath={clip} {...image} />;
+});
+
+/** Cells as bare shapes; the more cells, the thinner the lines between them. */
+function Places({ cells, paper }: { cells: readonly CellPlan[]; paper: Size }) {
+  const line = Math.max(paper.width, paper.height) / 260;
+  return (
+    <g fill="#dde1f2" stroke="#34409c" strokeWidth={line}>
+      {cells.map((cell) => (
+        <path key={cell.key} d={frame(cell)} transform={tilt(cell) || undefined} />
+      ))}
+    </g>
+  );
+}
+
 /** The outlines of a sheet, which all have one width and colour, as one line. */
 function outlines(cells: readonly CellPlan[]): ReactNode {
   const outline = cells.find((cell) => cell.outline)?.outline;
   if (!outline) return null;
   const d = cells
-    .map(({ finished: { x, y, width, height } }) => `M${x} ${y}h${width}v${height}h${-width}z`)
+    .filter(({ angle }) => angle === 0)
+    .map((cell) => frame(cell))
     .join("");
-  return <path d={d} fill="none" stroke={outline.colour} strokeWidth={outline.width} />;
+  return (
+    <g fill="none" stroke={outline.colour} strokeWidth={outline.width}>
+      <path d={d} />
+      {cells
+        .filter(({ angle }) => angle !== 0)
+        .map((cell) => (
+          <path key={cell.key} d={frame(cell)} transform={tilt(cell)} />
+        ))}
+    </g>
+  );
 }
+
+const frame = ({ finished: { x, y, width, height } }: CellPlan): string =>
+  `M${x} ${y}h${width}v${height}h${-width}z`;
+
+/** Turns what follows about the middle of a tilted cell; nothing for one that stands straight. */
+const tilt = ({ angle, finished: { x, y, width, height } }: CellPlan): string =>
+  angle === 0 ? "" : `rotate(${angle} ${x + width / 2} ${y + height / 2}) `;
 
 /** A way in which cells show a photo, measured from the finished corner, and the cells that do. */
 interface Look {
@@ -98,7 +161,17 @@ function looksOf(cells: readonly CellPlan[]): Look[] {
   for (const cell of cells) {
     const { picture, photo, finished, image, shot } = cell;
     if (!picture || photo === null) continue;
-    const key = `${shot} ${finished.width} ${finished.height}`;
+    const key = [
+      shot,
+      photo,
+      picture.turn,
+      finished.width,
+      finished.height,
+      image.width,
+      image.height,
+      image.x - finished.x,
+      image.y - finished.y,
+    ].join();
     const known = looks.get(key);
     if (known) {
       known.cells.push(cell);

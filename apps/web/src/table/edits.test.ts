@@ -1,6 +1,6 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { applyEdit, freshCopiesJob, mm, type JobEdit } from "@wide-quilt/core";
+import { applyEdit, freshJob, mm, type JobEdit } from "@wide-quilt/core";
 import type { JobView, ProblemBody } from "@wide-quilt/server/contract";
 import type { SentEdit } from "../api/client.ts";
 import { edit, lookAgain, open, step } from "./edits.ts";
@@ -9,7 +9,7 @@ import { view } from "./view.ts";
 
 /** A server in a few lines: one job with versions, told over the same addresses; it can be silent or refuse. */
 class Server {
-  job = freshCopiesJob("Badges");
+  job = freshJob("copies", "Badges");
   version = 0;
   silent = 0;
   refuses: string | null = null;
@@ -30,7 +30,7 @@ class Server {
       this.lots.push(body.edits);
       this.job = body.edits.reduce((job, sent) => applyEdit(job, sent.edit), this.job);
     } else if (path.endsWith("/undo")) {
-      this.job = freshCopiesJob("Badges");
+      this.job = freshJob("copies", "Badges");
     }
     this.version++;
     return this.answer(200, this.view());

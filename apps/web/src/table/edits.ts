@@ -1,9 +1,10 @@
-import { readJob, applyEdit, type JobEdit } from "@wide-quilt/core";
+import { applyEdit, keepPacking, mixedQuestion, readJob, type JobEdit } from "@wide-quilt/core";
 import { server } from "../api/client.ts";
 import { NoAnswer, sentenceOf, ServerProblem } from "../api/problem.ts";
 import type { Dispatch, State } from "../app/store.ts";
 import { confirmed, edited, notOpened, opened, opening, saving } from "./openJob.ts";
-import { noticed, tableCleared } from "./view.ts";
+import { searchPacking } from "./packing.ts";
+import { dragging, noticed, searched, tableCleared } from "./view.ts";
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 
@@ -17,7 +18,10 @@ export const open =
     dispatch(opening(id));
     dispatch(tableCleared());
     try {
-      dispatch(opened(await server.viewJob(id)));
+      const view = await server.viewJob(id);
+      dispatch(opened(view));
+      // On bare paper there are no photos to move yet.
+      if (view.job.ticket.kind === "free") dispatch(dragging("cell"));
     } catch (error) {
       dispatch(notOpened(sentenceOf(error)));
     }
@@ -45,8 +49,39 @@ export const edit =
       dispatch(noticed(reading.faults[0]!.why, "wrong"));
       return;
     }
-    dispatch(edited({ id: crypto.randomUUID(), gesture, edit: change }));
+    const packs = reading.job.ticket.kind === "mixed" && PACKED.has(change.do);
+    // What the search finds belongs to the edit that asked for it, so both are one step to undo.
+    const step = gesture ?? (packs ? crypto.randomUUID() : undefined);
+    dispatch(edited({ id: crypto.randomUUID(), gesture: step, edit: change }));
     void dispatch(send());
+    if (packs && step) dispatch(findPacking(step));
+  };
+
+/** Edits after which mixed sizes may be packed on fewer sheets. */
+const PACKED: ReadonlySet<JobEdit["do"]> = new Set([
+  "ticket",
+  "sheet",
+  "become",
+  "add photos",
+  "remove photo",
+]);
+
+/** Looks for a better arrangement of mixed sizes; what is found is shown as it comes. */
+const findPacking =
+  (gesture: string): Thunk =>
+  (dispatch, getState) => {
+    const { job, photos } = getState().openJob;
+    if (job?.ticket.kind !== "mixed") return;
+    const { question } = mixedQuestion(job, job.ticket, photos);
+    dispatch(searched(true));
+    searchPacking(question, (packing, done) => {
+      if (done) dispatch(searched(false));
+      const now = getState().openJob.job;
+      if (!packing || now?.ticket.kind !== "mixed" || getState().openJob.id === null) return;
+      const change: JobEdit = { do: "ticket", change: { packing: keepPacking(question, packing) } };
+      dispatch(edited({ id: crypto.randomUUID(), gesture, edit: change }));
+      void dispatch(send());
+    });
   };
 
 let sending: Promise<void> | null = null;
@@ -88,6 +123,9 @@ const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
     }
   }
 };
+
+/** Waits until the server has everything. */
+export const settled = (): Thunk<Promise<void>> => (dispatch) => dispatch(send());
 
 /** Takes the last step back, or makes it again, once everything before it is saved. */
 export const step =

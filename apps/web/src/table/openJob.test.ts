@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { applyEdit, freshCopiesJob, mm, type JobEdit } from "@wide-quilt/core";
+import { applyEdit, freshJob, mm, type JobEdit } from "@wide-quilt/core";
 import type { JobView } from "@wide-quilt/server/contract";
 import { confirmed, edited, held, openJob, opened, opening, type OpenJob } from "./openJob.ts";
 
@@ -7,7 +7,7 @@ const { reducer } = openJob;
 const gap = (millimetres: number): JobEdit => ({ do: "ticket", change: { gap: mm(millimetres) } });
 const view = (change: Partial<JobView> = {}): JobView => ({
   id: "job",
-  job: freshCopiesJob("Badges"),
+  job: freshJob("copies", "Badges"),
   version: 0,
   undo: null,
   redo: null,
@@ -41,7 +41,7 @@ describe("the job on the table", () => {
 
   it("puts edits that are still on their way on top of what another window did", () => {
     const mine = send(onTable(), "mine", gap(5));
-    const theirs = applyEdit(freshCopiesJob("Badges"), { do: "rename", name: "Theirs" });
+    const theirs = applyEdit(freshJob("copies", "Badges"), { do: "rename", name: "Theirs" });
     const both = reducer(mine, confirmed({ ids: [], view: view({ job: theirs, version: 7 }) }));
     expect(both.job).toMatchObject({ name: "Theirs", ticket: { gap: 5000 } });
     expect(both).toMatchObject({ version: 7, pending: [{ id: "mine" }] });

@@ -1,5 +1,19 @@
 import { createSelector } from "@reduxjs/toolkit";
-import { applyEdit, arrange, check, sums, toCheck, type Job, type SheetPlan } from "@wide-quilt/core";
+import {
+  applyEdit,
+  arrange,
+  check,
+  kindOf,
+  layOut,
+  sums,
+  toCheck,
+  type CellPlan,
+  type Finding,
+  type Job,
+  type Layout,
+  type SheetPlan,
+  type Sums,
+} from "@wide-quilt/core";
 import { LOCALE } from "../app/preferences.ts";
 import type { State } from "../app/store.ts";
 
@@ -24,26 +38,66 @@ export function selectTicketJob(state: State): Job | null {
     ticketJob &&
     job.ticket === ticketJob.ticket &&
     job.sheet === ticketJob.sheet &&
-    job.finish === ticketJob.finish;
+    job.finish === ticketJob.finish &&
+    job.stash === ticketJob.stash;
   if (!same) ticketJob = job;
   return ticketJob;
 }
 
+let laid: { job: Job; photos: State["openJob"]["photos"]; layout: Layout } | null = null;
+
+/**
+ * Where the ticket alone would put the cells. It stays the same while photos are moved in their cells: of the shots
+ * only those decide a layout that say which photo a cell of its own proportion shows.
+ */
+export function selectLayout(state: State): Layout | undefined {
+  const job = selectJob(state);
+  if (!job) return undefined;
+  const photos = selectPhotos(state);
+  const same =
+    laid &&
+    laid.job.ticket === job.ticket &&
+    laid.job.sheet === job.sheet &&
+    laid.job.stash === job.stash &&
+    laid.photos === photos &&
+    (laid.job.shots === job.shots || !kindOf(job).followsStash(job));
+  if (!same) laid = { job, photos, layout: layOut(job, photos) };
+  return laid!.layout;
+}
+
 /** The plan of the sheets: the same computation as on the server. */
-export const selectSheets = createSelector([selectJob, selectPhotos], (job, photos) =>
-  job ? arrange(job, photos) : NO_SHEETS,
+export const selectSheets = createSelector([selectJob, selectPhotos, selectLayout], (job, photos, layout) =>
+  job ? arrange(job, photos, layout) : NO_SHEETS,
 );
 
-export const selectFindings = createSelector(
-  [selectJob, selectPhotos, selectSheets, selectUnit],
-  (job, photos, sheets, unit) => (job ? check(job, photos, sheets, { unit, locale: LOCALE }) : []),
+const findAnew = createSelector(
+  [selectJob, selectPhotos, selectSheets, selectLayout, selectUnit],
+  (job, photos, sheets, layout, unit) =>
+    job ? check(job, photos, sheets, { unit, locale: LOCALE }, layout) : [],
 );
+
+let found: Finding[] = [];
+
+/** What would spoil the print. While something is dragged the list rests; it is made anew when that is let go. */
+export function selectFindings(state: State): Finding[] {
+  if (state.openJob.held === null) found = findAnew(state);
+  return found;
+}
 
 export const selectToCheck = createSelector([selectFindings], toCheck);
 
-export const selectSums = createSelector([selectJob, selectSheets], (job, sheets) =>
-  job ? sums(job, sheets) : null,
+const sumAnew = createSelector(
+  [selectJob, selectPhotos, selectSheets, selectLayout],
+  (job, photos, sheets, layout) => (job ? sums(job, photos, sheets, layout) : null),
 );
+
+let summed: Sums | null = null;
+
+/** The results under the ticket. No photo that is moved in its cell changes any of them. */
+export function selectSums(state: State): Sums | null {
+  if (state.openJob.held?.do !== "shot") summed = sumAnew(state);
+  return summed;
+}
 
 /** The sheet that is shown; the last one when there are fewer by now. */
 export const selectSheet = createSelector(
@@ -55,12 +109,28 @@ export const selectCell = createSelector([selectSheet, (state: State) => state.v
   sheet?.cells.find((cell) => cell.key === key),
 );
 
+const NO_CELLS: CellPlan[] = [];
+
+/** Every selected cell of the sheet that is shown, the one chosen last first. */
+export const selectChosen = createSelector(
+  [selectSheet, selectCell, (state: State) => state.view.also],
+  (sheet, cell, also): CellPlan[] => {
+    if (!sheet || !cell) return NO_CELLS;
+    return [cell, ...sheet.cells.filter(({ key }) => also.includes(key))];
+  },
+);
+
 const selectStash = (state: State) => state.openJob.job?.stash;
 
 /** The file names of the job's photos, by id. */
 export const selectNames = createSelector(
   [selectStash],
   (stash) => new Map(stash?.map(({ id, name }) => [id, name])),
+);
+
+/** Keys of the cells without a photo, over all sheets in their order. */
+export const selectEmpty = createSelector([selectSheets], (sheets) =>
+  sheets.flatMap(({ cells }) => cells.flatMap(({ key, photo }) => (photo === null ? [key] : []))),
 );
 
 /** How many cells show each photo. */

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import type { SnapLine, Um } from "@wide-quilt/core";
 
 /** A sentence shown for a while at the foot of the page. */
 export interface Notice {
@@ -10,10 +11,25 @@ export interface Notice {
 /** "fit" follows the window; a number is CSS pixels a millimetre. */
 export type Zoom = "fit" | number;
 
+/** What dragging on the table moves. */
+export type Drags = "photo" | "cell";
+
 /** How the table is looked at; no part of the job. */
 export interface View {
   /** Key of the selected cell. */
   cell: string | null;
+  /** Keys of further cells selected with it. */
+  also: string[];
+  drags: Drags;
+  /** Lines that a cell being moved has caught. */
+  snapped: SnapLine[];
+  /** Guides of this job's sheets, dragged out of the rulers; they never print. */
+  guides: { x: Um[]; y: Um[] };
+  rulers: boolean;
+  /** The mesh of the grid; null for none. */
+  grid: Um | null;
+  /** Whether pages that face each other are shown as one. */
+  pair: boolean;
   /** The photo chosen in the stash. */
   photo: string | null;
   /** The number of the sheet shown. */
@@ -21,12 +37,33 @@ export interface View {
   zoom: Zoom;
   /** What “fit” comes to in this window, CSS pixels a millimetre. */
   fitted: number;
+  /** Whether papers are being compared. */
+  compares: boolean;
+  /** Whether a better arrangement of mixed sizes is being looked for. */
+  searching: boolean;
   /** Cells that a finding points at. */
   pointed: string[];
   notices: Notice[];
 }
 
-const fresh: View = { cell: null, photo: null, sheet: 1, zoom: "fit", fitted: 4, pointed: [], notices: [] };
+const fresh: View = {
+  cell: null,
+  also: [],
+  drags: "photo",
+  snapped: [],
+  guides: { x: [], y: [] },
+  rulers: false,
+  grid: null,
+  pair: true,
+  photo: null,
+  sheet: 1,
+  zoom: "fit",
+  fitted: 4,
+  compares: false,
+  searching: false,
+  pointed: [],
+  notices: [],
+};
 
 let nextNotice = 1;
 
@@ -37,6 +74,28 @@ export const view = createSlice({
     tableCleared: (state) => ({ ...fresh, fitted: state.fitted, notices: state.notices }),
     cellSelected: (state, { payload }: PayloadAction<string | null>) => {
       state.cell = payload;
+      state.also = [];
+    },
+    /** Adds a cell to the selection, or takes it out again. */
+    cellToggled: (state, { payload }: PayloadAction<string>) => {
+      const all = state.cell === null ? [] : [state.cell, ...state.also];
+      const next = all.includes(payload) ? all.filter((key) => key !== payload) : [payload, ...all];
+      [state.cell, state.also] = [next[0] ?? null, next.slice(1)];
+    },
+    cellsSelected: (state, { payload }: PayloadAction<readonly string[]>) => {
+      [state.cell, state.also] = [payload[0] ?? null, payload.slice(1)];
+    },
+    dragging: (state, { payload }: PayloadAction<Drags>) => {
+      state.drags = payload;
+    },
+    snappedTo: (state, { payload }: PayloadAction<SnapLine[]>) => {
+      state.snapped = payload;
+    },
+    aided: (
+      state,
+      { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "guides" | "pair">>>,
+    ) => {
+      Object.assign(state, payload);
     },
     photoChosen: (state, { payload }: PayloadAction<string | null>) => {
       state.photo = payload;
@@ -44,12 +103,19 @@ export const view = createSlice({
     sheetTurned: (state, { payload }: PayloadAction<number>) => {
       state.sheet = payload;
       state.cell = null;
+      state.also = [];
     },
     zoomed: (state, { payload }: PayloadAction<Zoom>) => {
       state.zoom = payload;
     },
     fittedTo: (state, { payload }: PayloadAction<number>) => {
       state.fitted = payload;
+    },
+    searched: (state, { payload }: PayloadAction<boolean>) => {
+      state.searching = payload;
+    },
+    comparing: (state, { payload }: PayloadAction<boolean>) => {
+      state.compares = payload;
     },
     pointedAt: (state, { payload }: PayloadAction<string[]>) => {
       state.pointed = payload;
@@ -72,6 +138,13 @@ export const view = createSlice({
 export const {
   tableCleared,
   cellSelected,
+  cellToggled,
+  cellsSelected,
+  dragging,
+  snappedTo,
+  aided,
+  searched,
+  comparing,
   photoChosen,
   sheetTurned,
   zoomed,

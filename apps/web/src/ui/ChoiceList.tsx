@@ -5,6 +5,8 @@ import type { ReactNode } from "react";
 export interface Choice<T> {
   value: T;
   text: ReactNode;
+  /** What it means, in a few quieter words below. */
+  about?: ReactNode;
   /** A second, quieter word at the right: an inch name, a number of pieces. */
   aside?: ReactNode;
   picture?: ReactNode;
@@ -36,7 +38,12 @@ export function ChoiceList<T>({ label, choices, value, onChange, by, className =
           className="group flex items-center gap-2 rounded-md px-2 py-1.5 text-[13.5px] hover:bg-chrome data-checked:bg-accent-soft data-checked:font-semibold data-checked:text-accent"
         >
           {choice.picture}
-          <span className="grow">{choice.text}</span>
+          <span className="grow">
+            {choice.text}
+            {choice.about !== undefined && (
+              <span className="block text-[12px] font-normal text-ink-2">{choice.about}</span>
+            )}
+          </span>
           {choice.aside !== undefined && (
             <span className="measure text-[12px] font-normal text-ink-2 group-data-checked:text-accent">
               {choice.aside}

@@ -2,13 +2,15 @@ import { useState } from "react";
 
 interface Props {
   name: string;
+  /** What it is the name of, for those who do not see it. */
+  label?: string;
   /** The new name, or null when it was left as it is. */
   onDone(name: string | null): void;
   className?: string;
 }
 
 /** A name being changed: Enter or leaving takes it, Escape leaves it. */
-export function NameField({ name, onDone, className = "" }: Props) {
+export function NameField({ name, label = "Name of the job", onDone, className = "" }: Props) {
   const [typed, setTyped] = useState(name);
   const take = () => {
     const next = typed.trim();
@@ -16,7 +18,7 @@ export function NameField({ name, onDone, className = "" }: Props) {
   };
   return (
     <input
-      aria-label="Name of the job"
+      aria-label={label}
       value={typed}
       maxLength={200}
       autoFocus

@@ -2,7 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { Copy, Download, Ellipsis, PenLine, Trash2, Undo2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
-import { arrange, sums } from "@wide-quilt/core";
+import { arrange, kindOf, sums } from "@wide-quilt/core";
 import type { JobSummary } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
@@ -20,7 +20,7 @@ export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs })
   const words = useWords(job.sheet.ppi);
   const { sheet, total } = useMemo(() => {
     const sheets = arrange(job, photos);
-    return { sheet: sheets[0], total: sums(job, sheets) };
+    return { sheet: sheets[0], total: sums(job, photos, sheets) };
   }, [job, photos]);
   const picture = (
     <span className="flex h-[190px] items-center justify-center rounded-lg bg-table p-5">
@@ -60,9 +60,13 @@ export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs })
             </h3>
           )}
           <p className="text-[12.5px] text-ink-2">
-            <span className="measure">
-              {total.layout.pieces} at {words.size(job.ticket.size)}
-            </span>{" "}
+            {job.ticket.kind === "copies" ? (
+              <span className="measure">
+                {total.layout.pieces} at {words.size(job.ticket.size)}
+              </span>
+            ) : (
+              kindOf(job).title
+            )}{" "}
             on <span className="measure">{job.sheet.paper.name}</span>
             {total.sheets > 1 && <>, {total.sheets} sheets</>}
           </p>

@@ -1,5 +1,6 @@
-import { FileInput, Trash2, Undo2 } from "lucide-react";
+import { BookMarked, FileInput, Trash2, Undo2 } from "lucide-react";
 import { useRef } from "react";
+import { Link } from "react-router";
 import { Way } from "../../app/Way.tsx";
 import { button } from "../../ui/button.ts";
 import { JobCard } from "./JobCard.tsx";
@@ -34,6 +35,10 @@ export function JobsView() {
             if (chosen) void importFile(chosen);
           }}
         />
+        <Link to="/patterns" className={button.plain}>
+          <BookMarked size={16} aria-hidden />
+          Pattern book
+        </Link>
         <button type="button" className={button.plain} onClick={() => file.current?.click()}>
           <FileInput size={16} aria-hidden />
           Open a job file

@@ -1,21 +1,21 @@
 import { ArrowRight } from "lucide-react";
-import { JOB_KINDS } from "@wide-quilt/core";
+import { JOB_KINDS, type Kind } from "@wide-quilt/core";
 import { KindPicture } from "./KindPicture.tsx";
 
 /** Where a job is started: from what it is to become. */
-export function StartJob({ onStart }: { onStart(name: string): void }) {
+export function StartJob({ onStart }: { onStart(kind: Kind, name: string): void }) {
   return (
     <section aria-labelledby="start">
       <h2 id="start" className="mb-4 text-[15px] font-semibold">
         Start a job
       </h2>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(420px,1fr))] gap-4">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(380px,1fr))] gap-4">
         {JOB_KINDS.map(({ name, title, about }) => (
           <button
             key={name}
             type="button"
             className="gently group flex max-w-[620px] items-center gap-5 rounded-lg border border-line bg-white p-4 text-left transition-colors hover:border-accent"
-            onClick={() => onStart(title)}
+            onClick={() => onStart(name, title)}
           >
             <KindPicture kind={name} />
             <span className="grow">

@@ -1,11 +1,12 @@
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
+import type { Kind } from "@wide-quilt/core";
 import type { JobSummary } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
+import { readJsonFile } from "../../api/jsonFile.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { LOCALE } from "../../app/preferences.ts";
-import { useAppDispatch } from "../../app/store.ts";
-import { noticed } from "../../table/view.ts";
+import { useDoing } from "../../app/useDoing.ts";
 
 /** What can be done to a job from its card. */
 export interface JobActs {
@@ -22,7 +23,6 @@ export function useJobs() {
   const [bin, setBin] = useState<JobSummary[] | null>(null);
   const [showsBin, showBin] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
-  const dispatch = useAppDispatch();
   const navigate = useNavigate();
 
   const load = useCallback(async () => {
@@ -41,51 +41,31 @@ export function useJobs() {
     void load();
   }, [load]);
 
-  const doing = async (work: () => Promise<unknown>, said?: string) => {
-    try {
+  const doing = useDoing();
+  const changing = (work: () => Promise<unknown>, said?: string) =>
+    void doing(async () => {
       await work();
       await load();
-      if (said) dispatch(noticed(said, "right"));
-    } catch (error) {
-      dispatch(noticed(sentenceOf(error), "wrong"));
-    }
-  };
+    }, said);
   const act: JobActs = {
-    rename: (summary, name) => void doing(() => rename(summary.id, name)),
-    duplicate: ({ id }) => void doing(() => server.duplicateJob(id)),
+    rename: (summary, name) => changing(() => rename(summary.id, name)),
+    duplicate: ({ id }) => changing(() => server.duplicateJob(id)),
     bin: ({ id, job }) =>
-      void doing(
+      changing(
         () => server.setBinned(id, true),
         `“${job.name}” is in the bin. It can be taken out again there.`,
       ),
     takeOut: ({ id, job }) =>
-      void doing(() => server.setBinned(id, false), `“${job.name}” is back among the jobs.`),
-    remove: ({ id }) => void doing(() => server.deleteJob(id)),
+      changing(() => server.setBinned(id, false), `“${job.name}” is back among the jobs.`),
+    remove: ({ id }) => changing(() => server.deleteJob(id)),
   };
-  const goTo = async (work: () => Promise<{ id: string }>) => {
-    try {
+  const goTo = (work: () => Promise<{ id: string }>) =>
+    doing(async () => {
       const { id } = await work();
       await navigate(`/jobs/${id}`);
-    } catch (error) {
-      dispatch(noticed(sentenceOf(error), "wrong"));
-    }
-  };
-  const start = (name: string) => void goTo(() => server.startJob(name, LOCALE));
-  const importFile = async (file: File) => {
-    let read: unknown;
-    try {
-      read = JSON.parse(await file.text());
-    } catch {
-      dispatch(
-        noticed(
-          `${file.name} is not a job file: it is not JSON. Choose a file that ends in .job.json.`,
-          "wrong",
-        ),
-      );
-      return;
-    }
-    await goTo(() => server.importJob(read));
-  };
+    });
+  const start = (kind: Kind, name: string) => void goTo(() => server.startJob(kind, name, LOCALE));
+  const importFile = (file: File) => goTo(async () => server.importJob(await readJsonFile(file, "job")));
   return { jobs, bin, showsBin, failure, showBin, start, importFile, act };
 }
 

@@ -45,15 +45,7 @@ export function HowCard({ job, sheets, how, onHow, proof, runs }: Props) {
           label="File format"
           value={how.format}
           onChange={(format) => onHow({ ...how, format })}
-          choices={FORMATS.map(({ value, text, about }) => ({
-            value,
-            text: (
-              <>
-                {text}
-                <span className="block text-[12px] font-normal text-ink-2">{about}</span>
-              </>
-            ),
-          }))}
+          choices={FORMATS}
         />
       </div>
       {how.format === "jpeg" && (

@@ -1,4 +1,4 @@
-import { ArrowLeft } from "lucide-react";
+import { ArrowLeft, Scissors } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Job } from "@wide-quilt/core";
@@ -62,6 +62,9 @@ function Press({ id, job }: { id: string; job: Job }) {
           ]}
         />
         <span className="grow" />
+        <Link to={`/jobs/${id}/cuts`} className={button.plain}>
+          <Scissors size={15} aria-hidden /> Cut plan
+        </Link>
         <Link to={`/jobs/${id}`} className={button.plain}>
           <ArrowLeft size={15} aria-hidden /> Back to the table
         </Link>

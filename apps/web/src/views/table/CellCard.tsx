@@ -1,7 +1,6 @@
 import { RotateCw, Undo2 } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import {
-  isByHand,
   leastScale,
   LIMITS,
   shotByNumber,
@@ -9,14 +8,18 @@ import {
   type Job,
   type PhotoRecord,
   type Shot,
+  type Size,
 } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
-import { selectCell, selectSheet } from "../../table/sheets.ts";
+import { selectCell, selectChosen, selectSheet } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { useWords } from "../../words/words.ts";
+import { AddCell } from "./AddCell.tsx";
+import { PlaceCard } from "./PlaceCard.tsx";
+import { setPlace } from "./table/chosen.ts";
 import { nextTurn } from "./table/useCellKeys.ts";
 
 const FITS: { value: Shot["fit"]; text: string }[] = [
@@ -32,7 +35,10 @@ const SLIDER_MOST = 5;
 export function CellCard({ job }: { job: Job }) {
   const cell = useAppSelector(selectCell);
   const sheet = useAppSelector(selectSheet);
+  const chosen = useAppSelector(selectChosen);
+  const drags = useAppSelector((state) => state.view.drags);
   if (!cell || !sheet) {
+    if (sheet && (drags === "cell" || job.ticket.kind === "free")) return <AddCell ppi={job.sheet.ppi} />;
     return (
       <Card title="Cell" aside="none chosen">
         <p className="text-[12.5px] text-ink-2">
@@ -41,7 +47,12 @@ export function CellCard({ job }: { job: Job }) {
       </Card>
     );
   }
-  return <ChosenCell key={cell.key} job={job} cell={cell} of={sheet.cells} />;
+  return (
+    <>
+      {chosen.length === 1 && <ChosenCell key={cell.key} job={job} cell={cell} of={sheet.cells} />}
+      <PlaceCard key={`place ${cell.key}`} job={job} sheet={sheet} cells={chosen} />
+    </>
+  );
 }
 
 function Card({ title, aside, children }: { title: string; aside: string; children: ReactNode }) {
@@ -58,54 +69,20 @@ function Card({ title, aside, children }: { title: string; aside: string; childr
 
 function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly CellPlan[] }) {
   const dispatch = useAppDispatch();
-  const words = useWords(job.sheet.ppi);
   const shot = shotByNumber(job, cell.shot);
   const sameAll = of.every((other) => other.shot === cell.shot);
-  const own = cell.key in job.cells;
   const record = useAppSelector((state) =>
     cell.photo === null ? undefined : state.openJob.photos[cell.photo],
   );
   const change = (next: Partial<Shot>, gesture?: string) =>
-    dispatch(edit({ do: "shot", shot: cell.shot, change: next }, gesture));
-  const { size } = job.ticket;
+    dispatch(edit({ do: "shot", shot: cell.shot, change: { photo: cell.photo, ...next } }, gesture));
   const photo = job.stash.find(({ id }) => id === cell.photo);
   return (
     <Card
       title={`Cell ${cell.number}`}
-      aside={`of ${of.length}${of.length > 1 ? (sameAll ? ", same photo in all" : own ? ", its own photo" : "") : ""}`}
+      aside={`of ${of.length}${of.length > 1 ? (sameAll ? ", same photo in all" : cell.byHand ? ", its own photo" : "") : ""}`}
     >
-      <div className="mb-2 grid grid-cols-[36px_1fr_12px_1fr] items-center gap-1.5 text-[12.5px]">
-        <span className="text-ink-2">Size</span>
-        <LengthField
-          hideLabel
-          label="Width of the piece"
-          value={size.width}
-          range={LIMITS.piece}
-          words={words}
-          onChange={(width, gesture) =>
-            dispatch(edit({ do: "ticket", change: { size: { ...size, width } } }, gesture))
-          }
-        />
-        <span aria-hidden className="text-center text-ink-3">
-          ×
-        </span>
-        <LengthField
-          hideLabel
-          label="Height of the piece"
-          value={size.height}
-          range={LIMITS.piece}
-          words={words}
-          onChange={(height, gesture) =>
-            dispatch(edit({ do: "ticket", change: { size: { ...size, height } } }, gesture))
-          }
-        />
-      </div>
-      <p className="mb-3 flex justify-between gap-1.5 text-[12.5px]">
-        <span className="text-ink-2">From the edges</span>
-        <span className="measure">
-          {words.figure(cell.finished.x)} left, {words.figure(cell.finished.y)} top
-        </span>
-      </p>
+      <SizeRow job={job} cell={cell} />
       {photo === undefined ? (
         <p className="text-[12.5px] text-ink-2">
           This cell is empty. Drop a photo on it, or choose one at the left.
@@ -137,8 +114,9 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
               where it helps
             </label>
           </div>
+          <Weight job={job} photo={photo.id} />
           <Facts cell={cell} name={photo.name} record={record} />
-          {(own || isByHand(shot)) && (
+          {cell.byHand && (
             <button
               type="button"
               className={`${button.quiet} mt-1 -ml-3`}
@@ -150,6 +128,43 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
         </>
       )}
     </Card>
+  );
+}
+
+/** The size of the piece: of all, where the ticket says it; of this cell alone, put by hand, anywhere else. */
+function SizeRow({ job, cell }: { job: Job; cell: CellPlan }) {
+  const dispatch = useAppDispatch();
+  const words = useWords(job.sheet.ppi);
+  const { ticket } = job;
+  const ofAll = ticket.kind === "copies" && !cell.placed ? ticket.size : null;
+  const size = ofAll ?? cell.finished;
+  const set = (change: Partial<Size>, gesture?: string) =>
+    ofAll
+      ? dispatch(edit({ do: "ticket", change: { size: { ...ofAll, ...change } } }, gesture))
+      : dispatch(setPlace(change, gesture));
+  return (
+    <div className="mb-3 grid grid-cols-[36px_1fr_12px_1fr] items-center gap-1.5 text-[12.5px]">
+      <span className="text-ink-2">Size</span>
+      <LengthField
+        hideLabel
+        label="Width of the piece"
+        value={size.width}
+        range={LIMITS.piece}
+        words={words}
+        onChange={(width, gesture) => set({ width }, gesture)}
+      />
+      <span aria-hidden className="text-center text-ink-3">
+        ×
+      </span>
+      <LengthField
+        hideLabel
+        label="Height of the piece"
+        value={size.height}
+        range={LIMITS.piece}
+        words={words}
+        onChange={(height, gesture) => set({ height }, gesture)}
+      />
+    </div>
   );
 }
 
@@ -181,6 +196,36 @@ function ScaleSlider({
         onChange={(event) => onChange({ scale: Number(event.target.value) / 100 }, gesture)}
       />
       <span className="measure text-right text-ink">{words.percent(shot.scale)}</span>
+    </label>
+  );
+}
+
+/** How large a photo is to be against the others of a collage that crops nothing. */
+function Weight({ job, photo }: { job: Job; photo: string }) {
+  const dispatch = useAppDispatch();
+  const words = useWords();
+  const { ticket } = job;
+  if (ticket.kind !== "collage" || ticket.way !== "whole") return null;
+  const weight = ticket.weights[photo] ?? 1;
+  const set = (next: number) => {
+    const { [photo]: _before, ...others } = ticket.weights;
+    const weights = next === 1 ? others : { ...others, [photo]: next };
+    dispatch(edit({ do: "ticket", change: { weights, arrangement: null } }));
+  };
+  return (
+    <label className="mt-3 flex items-center justify-between gap-2 text-[12.5px] text-ink-2">
+      Against the others
+      <select
+        className="rounded-md border border-edge bg-white px-2 py-1 text-ink"
+        value={weight}
+        onChange={({ target }) => set(Number(target.value))}
+      >
+        {[0.5, 1, 2, 3, 4].map((times) => (
+          <option key={times} value={times}>
+            {times === 1 ? "as large" : `${words.number(times, 0, 1)} times as large`}
+          </option>
+        ))}
+      </select>
     </label>
   );
 }

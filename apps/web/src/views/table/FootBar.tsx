@@ -5,7 +5,9 @@ import { preferred } from "../../app/preferences.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { selectSheet } from "../../table/sheets.ts";
 import { sheetTurned, zoomed } from "../../table/view.ts";
+import { Dragging } from "./Dragging.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
+import { SheetsPanel } from "./SheetsPanel.tsx";
 import { TRUE_SIZE, useZoom, ZOOM_STEP } from "./table/zoom.ts";
 
 const QUIET = "rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disabled:hover:bg-transparent";
@@ -48,6 +50,8 @@ export const FootBar = memo(function FootBar() {
           </button>
         )}
       </span>
+      <SheetsPanel className={QUIET} />
+      <Dragging className={QUIET} />
       <button type="button" className={`${QUIET} flex items-center gap-1.5`} onClick={() => setKeys(true)}>
         <Keyboard size={15} aria-hidden /> Keys
       </button>

@@ -1,14 +1,17 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
 import { memo, useState } from "react";
 import { Link } from "react-router";
+import { JOB_KINDS, type Kind } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
 import { edit, step } from "../../table/edits.ts";
 import { selectToCheck } from "../../table/sheets.ts";
+import { dragging } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 import { NameField } from "../../ui/NameField.tsx";
 import { when } from "../../words/words.ts";
 import { TO_CHECK } from "./CheckList.tsx";
+import { KeepPattern } from "./KeepPattern.tsx";
 
 /** Where one is, whether it is saved, what can be taken back, and the way to the press. */
 export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
@@ -20,6 +23,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   return (
     <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
       <Way steps={[<WayToJobs key="jobs" />, <JobName key="name" name={name} />]} />
+      <KindSwitch />
       <SavedState />
       <span className="grow" />
       <button
@@ -50,6 +54,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
           {found === 1 ? "1 thing to check" : `${found} things to check`}
         </button>
       )}
+      <KeepPattern id={id} name={name} />
       <Link to={`/jobs/${id}/press`} className={button.main}>
         Print or export
       </Link>
@@ -83,6 +88,30 @@ function JobName({ name }: { name: string }) {
         {name}
       </button>
     </h1>
+  );
+}
+
+/** What the job is to become: photos, paper and finish stay when it is changed. */
+function KindSwitch() {
+  const dispatch = useAppDispatch();
+  const kind = useAppSelector((state) => state.openJob.job?.ticket.kind);
+  return (
+    <select
+      aria-label="Kind of job"
+      title="Kind of job; photos, paper and finish stay when it is changed"
+      className="max-w-44 min-w-0 shrink rounded-md border border-line bg-white px-2 py-1 text-[12.5px] text-ink-2 hover:border-edge"
+      value={kind}
+      onChange={({ target }) => {
+        dispatch(edit({ do: "become", kind: target.value as Kind }));
+        dispatch(dragging(target.value === "free" ? "cell" : "photo"));
+      }}
+    >
+      {JOB_KINDS.map(({ name, title }) => (
+        <option key={name} value={name}>
+          {title}
+        </option>
+      ))}
+    </select>
   );
 }
 

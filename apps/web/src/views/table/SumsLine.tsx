@@ -1,7 +1,14 @@
-import type { Edges, Um } from "@wide-quilt/core";
-import type { ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
+import {
+  cutPlanOf,
+  type CutPlan,
+  type Edges,
+  type LayoutSums,
+  type SheetPlan,
+  type Um,
+} from "@wide-quilt/core";
 import { useAppSelector } from "../../app/store.ts";
-import { selectSums } from "../../table/sheets.ts";
+import { selectSheet, selectSums } from "../../table/sheets.ts";
 import { useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
@@ -9,37 +16,88 @@ export function SumsLine() {
   const sums = useAppSelector(selectSums);
   const ppi = useAppSelector((state) => state.openJob.job?.sheet.ppi ?? 300);
   const words = useWords(ppi);
+  const searching = useAppSelector((state) => state.view.searching);
   if (!sums) return null;
-  const { layout, sheets, used, leftOver, pixels, cuts, price } = sums;
+  const { layout, sheets, used, leftOver, pixels, price } = sums;
   if (sheets === 0) {
     return (
       <p className="mt-1 text-[12.5px] text-wrong">Not one piece fits on this paper. See what to check.</p>
     );
   }
-  const grid = layout.columns * layout.rows;
   return (
     <dl
       aria-label="Sums"
       className="measure mt-1 flex flex-wrap gap-x-[18px] gap-y-0.5 text-[12.5px] text-ink-2"
     >
-      <Sum name="fits">
-        {layout.columns} × {layout.rows} = {grid}
-        {layout.perSheet < grid && <span className="text-ink-2">, {grid - layout.perSheet} left empty</span>}
-        {layout.mostPerSheet > grid && <span className="text-ink-2"> of {layout.mostPerSheet}</span>}
+      <Fits sums={layout} />
+      <Sum name="sheets">
+        {sheets}
+        {searching && <span className="text-ink-2">, looking for fewer …</span>}
+        {!searching && layout.leastSheets !== undefined && (
+          <span className="text-ink-2">
+            {layout.proved ? ", the fewest possible" : `, at least ${layout.leastSheets}`}
+          </span>
+        )}
       </Sum>
-      <Sum name="sheets">{sheets}</Sum>
       <Sum name="paper used">{words.percent(used)}</Sum>
       <Sum name="left over">{sayLeftOver(leftOver, words)}</Sum>
       <Sum name="file">
         {pixels.width} × {pixels.height} px
       </Sum>
-      <Sum name="straight cuts">{cuts}</Sum>
+      <Cuts />
       <Sum name="about">
         {words.number(price.perSheet, 2, 2)} <span className="text-ink-2">a sheet,</span>{" "}
         {words.number(price.perPiece, 2, 3)} <span className="text-ink-2">a piece</span>
       </Sum>
     </dl>
   );
+}
+
+/** How many pieces there are, and how they come about. */
+function Fits({
+  sums: { columns, rows, perSheet, pieces, mostPerSheet, leastSheets, proved, crop },
+}: {
+  sums: LayoutSums;
+}) {
+  const words = useWords();
+  const grid = columns * rows;
+  if (grid === 0) {
+    if (pieces === 0) return null;
+    return (
+      <>
+        <Sum name="pieces">
+          {pieces}
+          {proved !== undefined && leastSheets === undefined && (
+            <span className="text-ink-2">{proved ? ", the most there can be" : ", the most found"}</span>
+          )}
+        </Sum>
+        {crop !== undefined && (
+          <Sum name="cropped">{crop < 0.0005 ? "nothing" : `${words.number(crop * 100, 1, 1)}\u00a0%`}</Sum>
+        )}
+      </>
+    );
+  }
+  return (
+    <Sum name="fits">
+      {columns} × {rows} = {grid}
+      {perSheet < grid && <span className="text-ink-2">, {grid - perSheet} left empty</span>}
+      {mostPerSheet > grid && <span className="text-ink-2"> of {mostPerSheet}</span>}
+    </Sum>
+  );
+}
+
+/** The passes of a trimmer that free the pieces of the sheet shown, worked out when the table comes to rest. */
+function Cuts() {
+  const sheet = useAppSelector(selectSheet);
+  const held = useAppSelector((state) => state.openJob.held !== null);
+  const [shown, setShown] = useState<{ sheet: SheetPlan; plan: CutPlan } | null>(null);
+  useEffect(() => {
+    if (!sheet || held) return;
+    const soon = setTimeout(() => setShown({ sheet, plan: cutPlanOf(sheet) }), 120);
+    return () => clearTimeout(soon);
+  }, [sheet, held]);
+  if (!sheet || !shown) return null;
+  return <Sum name="cuts">{shown.plan.ok ? shown.plan.steps.length : "not possible"}</Sum>;
 }
 
 function Sum({ name, children }: { name: string; children: ReactNode }) {

@@ -1,4 +1,4 @@
-import { useEffect } from "react";
+import { lazy, Suspense, useEffect } from "react";
 import { useParams } from "react-router";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
@@ -14,11 +14,16 @@ import { Table } from "./table/Table.tsx";
 import { Ticket } from "./ticket/Ticket.tsx";
 import { useKeys } from "./useKeys.ts";
 
+const ComparePapers = lazy(async () => ({
+  default: (await import("./ticket/ComparePapers.tsx")).ComparePapers,
+}));
+
 /** The sheet on the table: ticket above, photos at the left, the selected cell's card at the right. */
 export function TableView() {
   const { id } = useParams();
   const dispatch = useAppDispatch();
   const job = useAppSelector(selectJob);
+  const compares = useAppSelector((state) => state.view.compares);
   const failure = useAppSelector((state) => state.openJob.failure);
   useEffect(() => {
     if (id) void dispatch(open(id));
@@ -57,6 +62,11 @@ export function TableView() {
         </aside>
       </main>
       <FootBar />
+      {compares && (
+        <Suspense>
+          <ComparePapers job={job} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -8,6 +8,7 @@ export const KEYS: readonly { where: string; keys: readonly { press: string[]; d
       { press: ["Ctrl P"], does: "Print or export" },
       { press: ["?"], does: "This list" },
       { press: ["[", "]"], does: "Sheet before, next sheet" },
+      { press: ["M"], does: "Move cells instead of photos, and back" },
       { press: ["0"], does: "Fit the sheet in the window" },
       { press: ["1"], does: "True size" },
       { press: ["+", "−"], does: "Larger, smaller; also Ctrl and the wheel" },
@@ -23,6 +24,21 @@ export const KEYS: readonly { where: string; keys: readonly { press: string[]; d
       { press: ["R"], does: "Turn the photo a quarter clockwise" },
       { press: ["Backspace"], does: "Back to computed" },
       { press: ["Esc"], does: "Let go of the cell" },
+    ],
+  },
+  {
+    where: "While cells are moved",
+    keys: [
+      {
+        press: ["← ↑ → ↓"],
+        does: "Move the chosen cells by half a millimetre; with Shift by five, with Alt by a tenth",
+      },
+      { press: ["Ctrl ← ↑ → ↓"], does: "Go to the neighbour" },
+      { press: ["Shift click"], does: "Choose one more" },
+      { press: ["Ctrl A"], does: "Choose all cells of the sheet" },
+      { press: ["Ctrl D"], does: "Duplicate" },
+      { press: ["Delete"], does: "Remove" },
+      { press: ["Alt drag"], does: "Catch on nothing; with Shift keep the proportion" },
     ],
   },
   {

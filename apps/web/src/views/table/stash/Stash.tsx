@@ -4,7 +4,7 @@ import type { PhotoRef } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
-import { selectCell, selectUses } from "../../../table/sheets.ts";
+import { selectCell, selectEmpty, selectUses } from "../../../table/sheets.ts";
 import { photoChosen } from "../../../table/view.ts";
 import { button } from "../../../ui/button.ts";
 import { SearchField } from "../../../ui/SearchField.tsx";
@@ -59,6 +59,7 @@ export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[]
             </button>
           </div>
         )}
+        <FillEmpty />
         {refused.length > 0 && <Refused refused={refused} onClose={forgetRefused} />}
         <input
           ref={chooser}
@@ -182,6 +183,28 @@ function PhotoActs({ photo: { id }, onAll }: { photo: PhotoRef; onAll(): void })
         Remove
       </button>
     </div>
+  );
+}
+
+/** Photos that are in no cell go into the empty cells in their order, as one step. */
+function FillEmpty() {
+  const dispatch = useAppDispatch();
+  const stash = useAppSelector((state) => state.openJob.job?.stash);
+  const uses = useAppSelector(selectUses);
+  const empty = useAppSelector(selectEmpty);
+  const unused = stash?.filter(({ id }) => !uses.has(id)) ?? [];
+  const count = Math.min(unused.length, empty.length);
+  if (count === 0) return null;
+  const fill = () => {
+    const gesture = crypto.randomUUID();
+    for (let i = 0; i < count; i++) {
+      dispatch(edit({ do: "put in one", cell: empty[i]!, photo: unused[i]!.id }, gesture));
+    }
+  };
+  return (
+    <button type="button" className={`${button.plain} mt-3 w-full`} onClick={fill}>
+      {count === 1 ? "Fill the empty cell" : `Fill ${count} empty cells in order`}
+    </button>
   );
 }
 

@@ -31,25 +31,38 @@ export function useArrivals() {
       const lots = Array.from({ length: Math.ceil(files.length / LOT) }, (_, i) =>
         files.slice(i * LOT, (i + 1) * LOT),
       );
+      // Cells are filled in the order of the files, so one that comes early waits for those before it.
+      const come = new Map<number, TakenIn>();
+      let next = 0;
+      let nextIn = 0;
+      const putIn = (taken: TakenIn) => {
+        if (store.getState().openJob.id !== jobId) return;
+        dispatch(
+          photosCame(Object.fromEntries(taken.photos.map(({ id, name: _, ...record }) => [id, record]))),
+        );
+        for (const change of editsFor(taken)) dispatch(edit(change, gesture));
+      };
       const lane = async () => {
-        for (let lot = lots.shift(); lot; lot = lots.shift()) {
+        for (let index = next++; index < lots.length; index = next++) {
+          const lot = lots[index]!;
           const taken = await server.addPhotos(lot, controller.signal);
-          if (store.getState().openJob.id !== jobId) return;
-          const length = lot.length;
-          setArriving((now) => now && { ...now, done: now.done + length });
+          setArriving((now) => now && { ...now, done: now.done + lot.length });
           setRefused((before) => [...before, ...taken.refused]);
-          dispatch(
-            photosCame(Object.fromEntries(taken.photos.map(({ id, name: _, ...record }) => [id, record]))),
-          );
-          for (const change of editsFor(taken)) dispatch(edit(change, gesture));
+          come.set(index, taken);
+          for (let ready = come.get(nextIn); ready; ready = come.get(++nextIn)) {
+            come.delete(nextIn);
+            putIn(ready);
+          }
         }
       };
       try {
         await Promise.all(Array.from({ length: LANES }, lane));
       } catch (error) {
-        lots.length = 0;
+        next = lots.length;
         if (!controller.signal.aborted) dispatch(noticed(sentenceOf(error), "wrong"));
       } finally {
+        // What came after one that failed or was cancelled is here all the same.
+        for (const [, taken] of [...come].sort(([a], [b]) => a - b)) putIn(taken);
         abort.current = null;
         setArriving(null);
       }

@@ -1,22 +1,60 @@
 import { memo, useRef, type DragEvent, type KeyboardEvent } from "react";
-import type { CellPlan, SheetPlan } from "@wide-quilt/core";
+import { nearest, type CellPlan, type Rect, type SheetPlan, type Um } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
-import { selectNames } from "../../../table/sheets.ts";
+import { selectChosen, selectNames } from "../../../table/sheets.ts";
 import { cellSelected } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { PHOTO_DRAG } from "../stash/drag.ts";
 import { neighbour } from "./neighbour.ts";
+import { Frame } from "./Frame.tsx";
+import { useCellDrag } from "./useCellDrag.ts";
 import { useCellKeys } from "./useCellKeys.ts";
 import { usePhotoDrag } from "./usePhotoDrag.ts";
 
 interface Props {
   sheet: SheetPlan;
   px(um: number): number;
+  /** A photo was dropped on bare paper, at this place on the sheet. */
+  onBare(drop: BareDrop): void;
 }
 
-/** The cells as things to choose, move in and drop on, over the painted sheet. */
-export function Cells({ sheet, px }: Props) {
+export interface BareDrop {
+  photo: string;
+  x: Um;
+  y: Um;
+}
+
+/**
+ * The cells as things to choose, move in and drop on, over the painted sheet. They stay as they are while a photo is
+ * moved in them.
+ */
+export const Cells = memo(CellsOfSheet, (before, now) => {
+  const [a, b] = [before.sheet, now.sheet];
+  return (
+    before.px === now.px &&
+    a.id === b.id &&
+    a.number === b.number &&
+    a.cells.length === b.cells.length &&
+    a.cells.every((cell, i) => isSameThing(cell, b.cells[i]!))
+  );
+});
+
+const isSameRect = (a: Rect, b: Rect): boolean =>
+  a === b || (a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height);
+
+const isSameThing = (a: CellPlan, b: CellPlan): boolean =>
+  isSameRect(a.finished, b.finished) &&
+  a.key === b.key &&
+  a.shot === b.shot &&
+  a.photo === b.photo &&
+  a.angle === b.angle &&
+  a.turn === b.turn &&
+  a.placed === b.placed &&
+  a.locked === b.locked &&
+  !a.picture === !b.picture;
+
+function CellsOfSheet({ sheet, px, onBare }: Props) {
   const dispatch = useAppDispatch();
   const selected = useAppSelector((state) => state.view.cell);
   const pointed = useAppSelector((state) => state.view.pointed);
@@ -39,11 +77,17 @@ export function Cells({ sheet, px }: Props) {
     const key = (event.target as Element).closest("[data-cell]")?.getAttribute("data-cell");
     return sheet.cells.find((cell) => cell.key === key);
   };
-  const drag = usePhotoDrag(px, cellOf);
+  const drags = useAppSelector((state) => state.view.drags);
+  const also = useAppSelector((state) => state.view.also);
+  const photoDrag = usePhotoDrag(px, cellOf);
+  const cellDrag = useCellDrag(sheet, px, cellOf);
+  const chosen = useAppSelector(selectChosen);
+  const drag = drags === "photo" ? photoDrag : cellDrag;
   const onKeyDown = (event: KeyboardEvent) => {
     const cell = cellOf(event);
     if (!cell) return;
-    const next = event.shiftKey ? null : neighbour(sheet.cells, cell, event.key);
+    const goes = drags === "photo" ? !event.shiftKey : event.ctrlKey || event.metaKey;
+    const next = goes ? neighbour(sheet.cells, cell, event.key) : null;
     if (!next) return onCellKey(event, cell);
     event.preventDefault();
     dispatch(cellSelected(next.key));
@@ -52,8 +96,14 @@ export function Cells({ sheet, px }: Props) {
   const onDrop = (event: DragEvent) => {
     const cell = cellOf(event);
     const photo = event.dataTransfer.getData(PHOTO_DRAG);
-    if (!cell || !photo) return;
+    if (!photo) return;
     event.preventDefault();
+    if (!cell) {
+      const box = event.currentTarget.getBoundingClientRect();
+      const at = (pixels: number) => nearest((pixels * 1000) / px(1000));
+      onBare({ photo, x: at(event.clientX - box.left), y: at(event.clientY - box.top) });
+      return;
+    }
     dispatch(
       edit(event.shiftKey ? { do: "put in all", photo } : { do: "put in one", cell: cell.key, photo }),
     );
@@ -64,6 +114,8 @@ export function Cells({ sheet, px }: Props) {
       ref={list}
       role="listbox"
       aria-label={`Cells of sheet ${sheet.number}`}
+      aria-multiselectable={drags === "cell" || undefined}
+      className={`absolute inset-0 touch-none ${drags === "cell" ? "cursor-crosshair" : ""}`}
       onFocus={(event) => {
         const cell = cellOf(event);
         if (cell && cell.key !== selected) dispatch(cellSelected(cell.key));
@@ -79,8 +131,10 @@ export function Cells({ sheet, px }: Props) {
           <Option
             key={key}
             id={key}
-            label={`Cell ${number}: ${photo === null ? "empty" : (names.get(photo) ?? "photo missing")}, ${sizeOf(cell)}`}
-            selected={key === selected}
+            label={`Cell ${number}: ${photo === null ? "empty" : (names.get(photo) ?? "photo missing")}, ${sizeOf(cell)}${cell.placed ? ", put by hand" : ""}`}
+            selected={key === selected || also.includes(key)}
+            tilt={cell.angle}
+            placed={cell.placed}
             reachable={key === reachable}
             pointed={pointed.includes(key)}
             empty={!picture}
@@ -91,6 +145,7 @@ export function Cells({ sheet, px }: Props) {
           />
         );
       })}
+      {drags === "cell" && chosen.length === 1 && !chosen[0]!.locked && <Frame cell={chosen[0]!} px={px} />}
     </div>
   );
 }
@@ -106,6 +161,8 @@ interface OptionProps {
   top: number;
   width: number;
   height: number;
+  tilt: number;
+  placed: boolean;
 }
 
 const Option = memo(function Option({
@@ -119,6 +176,8 @@ const Option = memo(function Option({
   top,
   width,
   height,
+  tilt,
+  placed,
 }: OptionProps) {
   return (
     <div
@@ -128,8 +187,19 @@ const Option = memo(function Option({
       aria-label={label}
       tabIndex={reachable ? 0 : -1}
       className={`absolute top-0 left-0 touch-none ${outlineOf(selected, pointed, empty)} ${empty ? "cursor-pointer" : "cursor-move"}`}
-      style={{ transform: `translate(${left}px, ${top}px)`, width, height }}
-    />
+      style={{
+        transform: `translate(${left}px, ${top}px)${tilt === 0 ? "" : ` rotate(${tilt}deg)`}`,
+        width,
+        height,
+      }}
+    >
+      {placed && (
+        <span
+          title="Put here by hand"
+          className="pointer-events-none absolute -top-px -left-px size-0 border-t-[9px] border-r-[9px] border-t-accent border-r-transparent"
+        />
+      )}
+    </div>
   );
 });
 

@@ -5,6 +5,7 @@ import { edit } from "../../../table/edits.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import { useWords } from "../../../words/words.ts";
+import { setPlace } from "./chosen.ts";
 import { neighbour } from "./neighbour.ts";
 
 interface Props {
@@ -19,7 +20,7 @@ const INNER = 14;
 
 /**
  * The measures of the selected cell, as on a workshop drawing: size in the outer rows, distances to the paper's edge and
- * to the next cell in the inner ones. Size and gap can be clicked and typed into.
+ * to the next cell in the inner ones. All of them can be clicked and typed into.
  *
  *              |<-- 35.0 -->|            outer row
  *     |-- 77.2 --|          |2|          inner row
@@ -32,13 +33,23 @@ export function Dimensions({ sheet, cell, px }: Props) {
   const { x, y, width, height } = cell.finished;
   const rightward = neighbour(sheet.cells, cell, "ArrowRight");
   const below = neighbour(sheet.cells, cell, "ArrowDown");
+  // What the ticket says is changed there, for all cells; anything else puts this cell by hand.
+  const { ticket } = job;
+  const bySize = ticket.kind === "copies" && !cell.placed;
   const lies = cell.turn % 180 !== 0;
-  const { size } = job.ticket;
   const setSide = (side: "width" | "height") => (length: Um) => {
+    if (!bySize) return dispatch(setPlace({ [side]: length }));
     const real = lies ? (side === "width" ? "height" : "width") : side;
-    dispatch(edit({ do: "ticket", change: { size: { ...size, [real]: length } } }));
+    dispatch(edit({ do: "ticket", change: { size: { ...ticket.size, [real]: length } } }));
   };
+  const setFrom = (side: "x" | "y") => (length: Um) => dispatch(setPlace({ [side]: length }));
   const setGap = (length: Um) => dispatch(edit({ do: "ticket", change: { gap: length } }));
+  const byHand = (side: "x" | "y", next: CellPlan) => (length: Um) => {
+    const own = side === "x" ? cell.finished.width : cell.finished.height;
+    dispatch(setPlace({ [side]: um(next.finished[side] - length - own) }));
+  };
+  const gapOf = (side: "x" | "y", next: CellPlan) =>
+    cell.placed || ticket.kind === "single" || ticket.kind === "free" ? byHand(side, next) : setGap;
   const common = { px, words };
   return (
     <>
@@ -52,8 +63,12 @@ export function Dimensions({ sheet, cell, px }: Props) {
         <Line along="y" from={px(y)} to={px(y + height)} at={-OUTER} strong />
         {x > 0 && <Line along="x" from={0} to={px(x)} at={-INNER} />}
         {y > 0 && <Line along="y" from={0} to={px(y)} at={-INNER} />}
-        {rightward && <Line along="x" from={px(x + width)} to={px(rightward.finished.x)} at={-INNER} />}
-        {below && <Line along="y" from={px(y + height)} to={px(below.finished.y)} at={-INNER} />}
+        {rightward && rightward.finished.x >= x + width && (
+          <Line along="x" from={px(x + width)} to={px(rightward.finished.x)} at={-INNER} />
+        )}
+        {below && below.finished.y >= y + height && (
+          <Line along="y" from={px(y + height)} to={px(below.finished.y)} at={-INNER} />
+        )}
       </svg>
       <Measure
         {...common}
@@ -75,8 +90,26 @@ export function Dimensions({ sheet, cell, px }: Props) {
         range={LIMITS.piece}
         onType={setSide("height")}
       />
-      <Measure {...common} label="From the left edge" along="x" at={-INNER} from={um(0)} to={x} />
-      <Measure {...common} label="From the top edge" along="y" at={-INNER} from={um(0)} to={y} />
+      <Measure
+        {...common}
+        label="From the left edge"
+        along="x"
+        at={-INNER}
+        from={um(0)}
+        to={x}
+        range={LIMITS.away}
+        onType={setFrom("x")}
+      />
+      <Measure
+        {...common}
+        label="From the top edge"
+        along="y"
+        at={-INNER}
+        from={um(0)}
+        to={y}
+        range={LIMITS.away}
+        onType={setFrom("y")}
+      />
       {rightward && (
         <Measure
           {...common}
@@ -86,7 +119,7 @@ export function Dimensions({ sheet, cell, px }: Props) {
           from={um(x + width)}
           to={rightward.finished.x}
           range={LIMITS.gap}
-          onType={setGap}
+          onType={gapOf("x", rightward)}
         />
       )}
       {below && (
@@ -98,7 +131,7 @@ export function Dimensions({ sheet, cell, px }: Props) {
           from={um(y + height)}
           to={below.finished.y}
           range={LIMITS.gap}
-          onType={setGap}
+          onType={gapOf("y", below)}
         />
       )}
     </>
@@ -157,7 +190,7 @@ function placeOf(along: "x" | "y", at: number, from: number, to: number, short: 
 function Measure({ label, along, at, from, to, px, words, range, onType }: MeasureProps) {
   const [types, setTypes] = useState(false);
   const length = um(to - from);
-  if (length <= 0 && !onType) return null;
+  if (length < 0 || (length === 0 && !label.startsWith("To "))) return null;
   const short = px(length) < SHORT && at === -INNER;
   const place = placeOf(along, at, px(from), px(to), short);
   const figure = words.figure(length, 1);

@@ -6,7 +6,7 @@ import { pictureAttributes } from "../../../sheet/SheetPicture.tsx";
 /** While a photo is moved in its cell: the part that is cropped, pale around the cell. */
 export function Ghost({ cell, photo }: { cell: CellPlan; photo(id: string, width: number): string }) {
   const id = useId();
-  const moves = useAppSelector((state) => state.openJob.held !== null);
+  const moves = useAppSelector((state) => state.openJob.held?.do === "shot");
   const { picture, image } = cell;
   if (!moves || !picture || cell.photo === null) return null;
   const { placed } = picture;

@@ -1,28 +1,38 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { SheetPicture } from "../../../sheet/SheetPicture.tsx";
-import { selectCell, selectSheet } from "../../../table/sheets.ts";
-import { cellSelected, fittedTo } from "../../../table/view.ts";
+import { selectCell, selectSheet, selectSheets } from "../../../table/sheets.ts";
+import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { button } from "../../../ui/button.ts";
 import { PHOTO_FILES } from "../stash/drag.ts";
-import { Cells } from "./Cells.tsx";
+import { Aids } from "./Aids.tsx";
+import { BareDropPanel } from "./BareDropPanel.tsx";
+import { Cells, type BareDrop } from "./Cells.tsx";
 import { Dimensions } from "./Dimensions.tsx";
 import { Ghost } from "./Ghost.tsx";
+import { facing } from "./pages.ts";
+import { Rulers } from "./Rulers.tsx";
 import { useWheel } from "./useWheel.ts";
 import { useZoom } from "./zoom.ts";
 
 /** Room around the sheet for its dimension lines, in CSS pixels. */
 const ROOM = { left: 76, right: 48, top: 68, bottom: 52 };
 
-/** The neutral table with one sheet on it. */
+/** The neutral table with one sheet on it, or two pages that face each other. */
 export function Table() {
   const sheet = useAppSelector(selectSheet);
+  const sheets = useAppSelector(selectSheets);
+  const isPair = useAppSelector((state) => state.view.pair && state.openJob.job?.sheet.facing === true);
+  const pages = useMemo(
+    () => (sheet ? (isPair ? facing(sheets, sheet) : [sheet]) : []),
+    [sheet, sheets, isPair],
+  );
   const table = useRef<HTMLElement>(null);
   const size = useSize(table);
-  useFit(sheet, size);
+  useFit(pages, size);
   useWheel(table);
   const dispatch = useAppDispatch();
   const { scale } = useZoom();
@@ -32,11 +42,12 @@ export function Table() {
       aria-label="Table"
       className="relative min-h-0 overflow-auto bg-table"
       onPointerDown={(event) => {
-        if (!(event.target as Element).closest("[data-cell], button, input")) dispatch(cellSelected(null));
+        const kept = "[data-cell], [data-handle], button, input, [role=dialog], [role=listbox]";
+        if (!(event.target as Element).closest(kept)) dispatch(cellSelected(null));
       }}
     >
       {sheet ? (
-        <SheetOnTable sheet={sheet} scale={scale} room={size} />
+        <Pages pages={pages} active={sheet} scale={scale} room={size} />
       ) : (
         <p className="flex h-full items-center justify-center px-8 text-center text-ink">
           Nothing fits on this sheet. The list at the right says what mends it.
@@ -46,17 +57,73 @@ export function Table() {
   );
 }
 
-interface SheetProps {
-  sheet: SheetPlan;
+interface PagesProps {
+  pages: readonly SheetPlan[];
+  active: SheetPlan;
   scale: number;
   room: { width: number; height: number };
 }
 
-function SheetOnTable({ sheet, scale, room }: SheetProps) {
+/** The pages side by side in the middle of the table. */
+function Pages({ pages, active, scale, room }: PagesProps) {
+  const px = useCallback((um: number) => (um / 1000) * scale, [scale]);
+  const { width, height } = spreadOf(pages);
+  const across = Math.max(room.width, px(width) + ROOM.left + ROOM.right);
+  const down = Math.max(room.height, px(height) + ROOM.top + ROOM.bottom);
+  const top = ROOM.top + (down - ROOM.top - ROOM.bottom - px(height)) / 2;
+  const first = ROOM.left + (across - ROOM.left - ROOM.right - px(width)) / 2;
+  const lefts = pages.map(
+    (_, i) => first + px(pages.slice(0, i).reduce((sum, { paper }) => sum + paper.width, 0)),
+  );
+  return (
+    <div className="relative" style={{ width: across, height: down }}>
+      {pages.map((sheet, i) => (
+        <SheetOnTable
+          key={sheet.id}
+          sheet={sheet}
+          px={px}
+          scale={scale}
+          left={lefts[i]!}
+          top={top}
+          active={sheet.id === active.id}
+        />
+      ))}
+      {pages.length === 2 && (
+        <span
+          aria-hidden
+          className="pointer-events-none absolute w-8 -translate-x-1/2 bg-linear-to-r from-transparent via-black/15 to-transparent"
+          style={{ left: lefts[1], top, height: px(height) }}
+        />
+      )}
+    </div>
+  );
+}
+
+const spreadOf = (pages: readonly SheetPlan[]) => ({
+  width: pages.reduce((sum, { paper }) => sum + paper.width, 0),
+  height: Math.max(0, ...pages.map(({ paper }) => paper.height)),
+});
+
+interface SheetProps {
+  sheet: SheetPlan;
+  px(um: number): number;
+  scale: number;
+  left: number;
+  top: number;
+  /** Whether it is the sheet that keys and the card are about. */
+  active: boolean;
+}
+
+function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
   const words = useWords(sheet.ppi);
-  const cell = useAppSelector(selectCell);
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector(selectCell);
+  const several = useAppSelector((state) => state.view.also.length > 0);
+  const rulers = useAppSelector((state) => state.view.rulers);
   const isBare = useAppSelector((state) => state.openJob.job?.stash.length === 0);
-  const px = (um: number) => (um / 1000) * scale;
+  const isFree = useAppSelector((state) => state.openJob.job?.ticket.kind === "free");
+  const [drop, setDrop] = useState<BareDrop | null>(null);
+  const cell = active ? chosen : undefined;
   const width = px(sheet.paper.width);
   const height = px(sheet.paper.height);
   // The smallest preview that is sharp on this screen: a smaller one is painted faster while it is dragged.
@@ -64,13 +131,14 @@ function SheetOnTable({ sheet, scale, room }: SheetProps) {
     (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
     [scale],
   );
-  const across = Math.max(room.width, width + ROOM.left + ROOM.right);
-  const down = Math.max(room.height, height + ROOM.top + ROOM.bottom);
-  const left = ROOM.left + (across - ROOM.left - ROOM.right - width) / 2;
-  const top = ROOM.top + (down - ROOM.top - ROOM.bottom - height) / 2;
   return (
-    <div className="relative" style={{ width: across, height: down }}>
-      <div className="absolute shadow-[0_3px_14px_rgb(0_0_0/.28)]" style={{ left, top, width, height }}>
+    <>
+      <div
+        className="absolute shadow-[0_3px_14px_rgb(0_0_0/.28)]"
+        style={{ left, top, width, height }}
+        onPointerDownCapture={() => !active && dispatch(sheetTurned(sheet.number))}
+        onFocusCapture={() => !active && dispatch(sheetTurned(sheet.number))}
+      >
         <SheetPicture
           plan={sheet}
           photo={preview}
@@ -80,17 +148,32 @@ function SheetOnTable({ sheet, scale, room }: SheetProps) {
         >
           {cell && <Ghost cell={cell} photo={preview} />}
         </SheetPicture>
-        <Cells sheet={sheet} px={px} />
-        {isBare && <FirstPhotos />}
-        {cell && <Dimensions sheet={sheet} cell={cell} px={px} />}
+        <Aids sheet={sheet} px={px} />
+        <Cells sheet={sheet} px={px} onBare={setDrop} />
+        {isBare && (isFree ? <FirstCells empty={sheet.cells.length === 0} /> : <FirstPhotos />)}
+        {rulers && <Rulers sheet={sheet} px={px} />}
+        {cell && !several && <Dimensions sheet={sheet} cell={cell} px={px} />}
+        {drop && <BareDropPanel sheet={sheet} drop={drop} px={px} onClose={() => setDrop(null)} />}
       </div>
       <p
-        className="measure absolute -translate-x-1/2 text-[12px] text-ink"
+        className={`measure absolute -translate-x-1/2 text-[12px] text-ink ${rulers ? "mt-3" : ""}`}
         style={{ left: left + width / 2, top: top + height + 14 }}
       >
         {words.size(sheet.paper)}
+        {sheet.mayLose.left > 0 && <span className="text-ink-2">, the pale edge may be lost</span>}
       </p>
-    </div>
+    </>
+  );
+}
+
+/** What to do first on bare paper. */
+function FirstCells({ empty }: { empty: boolean }) {
+  if (!empty) return null;
+  return (
+    <p className="pointer-events-none absolute inset-x-0 top-1/3 px-6 text-center text-[14px] text-ink-2">
+      Choose “Move cells” and drag over the paper to draw a cell, add one by its size at the right, or drop a
+      photo here and take a size that fits.
+    </p>
   );
 }
 
@@ -130,13 +213,13 @@ function useSize(of: React.RefObject<HTMLElement | null>) {
 }
 
 /** Keeps what “fit” means up to date with the window and the paper. */
-function useFit(sheet: SheetPlan | undefined, { width, height }: { width: number; height: number }) {
+function useFit(pages: readonly SheetPlan[], { width, height }: { width: number; height: number }) {
   const dispatch = useAppDispatch();
-  const paper = sheet?.paper;
+  const spread = spreadOf(pages);
   useEffect(() => {
-    if (!paper || width === 0) return;
-    const across = (width - ROOM.left - ROOM.right) / (paper.width / 1000);
-    const down = (height - ROOM.top - ROOM.bottom) / (paper.height / 1000);
+    if (spread.width === 0 || width === 0) return;
+    const across = (width - ROOM.left - ROOM.right) / (spread.width / 1000);
+    const down = (height - ROOM.top - ROOM.bottom) / (spread.height / 1000);
     dispatch(fittedTo(Math.max(0.1, Math.min(across, down))));
-  }, [dispatch, paper?.width, paper?.height, width, height, paper]);
+  }, [dispatch, spread.width, spread.height, width, height]);
 }

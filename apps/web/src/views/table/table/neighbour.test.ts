@@ -1,9 +1,9 @@
 import { expect, it } from "vitest";
-import { arrange, freshCopiesJob } from "@wide-quilt/core";
+import { arrange, freshJob } from "@wide-quilt/core";
 import { neighbour } from "./neighbour.ts";
 
 // 4 × 2 cells: 1 2 3 4 above 5 6 7 8.
-const { cells } = arrange(freshCopiesJob("Badges"), {})[0]!;
+const { cells } = arrange(freshJob("copies", "Badges"), {})[0]!;
 const go = (from: string, key: string) => neighbour(cells, cells[Number(from) - 1]!, key)?.key ?? null;
 
 it("goes to the cell beside, above and below, and stops at the ends", () => {

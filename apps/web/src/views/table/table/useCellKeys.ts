@@ -1,44 +1,25 @@
-import { useRef, type KeyboardEvent } from "react";
+import type { KeyboardEvent } from "react";
 import { shotByNumber, type CellPlan, type JobEdit, type Turn } from "@wide-quilt/core";
 import { store, useAppDispatch } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { held } from "../../../table/openJob.ts";
 import { cellSelected } from "../../../table/view.ts";
+import { ARROWS, FINE_NUDGE, NUDGE, useGestures } from "./nudge.ts";
 import { movePhoto, scalePhoto } from "./movePhoto.ts";
 
-/** Micrometres that an arrow key moves a photo, and the same with Alt. */
-const NUDGE = 500;
-const FINE_NUDGE = 100;
 const SCALE_STEP = 1.02;
-/** A pause longer than this ends a run of keys that is undone at once. */
-const PAUSE = 900;
-
-const ARROWS: Record<string, readonly [x: number, y: number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** The keys of a cell that is focused, except those that lead to another cell. */
 export function useCellKeys() {
   const dispatch = useAppDispatch();
-  const run = useRef({ gesture: "", kind: "", last: 0 });
-
-  const gestureOf = (kind: string, now: number): string => {
-    const { current } = run;
-    if (current.kind !== kind || now - current.last > PAUSE) current.gesture = crypto.randomUUID();
-    current.kind = kind;
-    current.last = now;
-    return current.gesture;
-  };
+  const gestureOf = useGestures();
   return (event: KeyboardEvent, cell: CellPlan): void => {
     const done = () => {
       event.preventDefault();
       event.stopPropagation();
     };
     const arrow = ARROWS[event.key];
-    if (arrow && event.shiftKey) {
+    if (arrow && event.shiftKey && store.getState().view.drags === "photo") {
       const by = event.altKey ? FINE_NUDGE : NUDGE;
       dispatch(movePhoto(cell, arrow[0] * by, arrow[1] * by, gestureOf("move", event.timeStamp)));
       return done();
@@ -61,14 +42,14 @@ export function useCellKeys() {
   };
 }
 
-function editOf(key: string, { key: cell, shot }: CellPlan): JobEdit | null {
+function editOf(key: string, { key: cell, shot, photo }: CellPlan): JobEdit | null {
   switch (key.toLowerCase()) {
     case "f":
-      return { do: "shot", shot, change: { fit: "fill", scale: 1 } };
+      return { do: "shot", shot, change: { photo, fit: "fill", scale: 1 } };
     case "w":
-      return { do: "shot", shot, change: { fit: "whole" } };
+      return { do: "shot", shot, change: { photo, fit: "whole" } };
     case "r":
-      return { do: "shot", shot, change: { turn: turnedFurther(shot) } };
+      return { do: "shot", shot, change: { photo, turn: turnedFurther(shot) } };
     case "backspace":
       return { do: "back to computed", cell };
     default:

@@ -1,6 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import { Fragment, memo, useState } from "react";
-import { kindOf, type JobEdit } from "@wide-quilt/core";
+import { Fragment, memo, useMemo, useState } from "react";
+import { kindOf, layOut, type JobEdit } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectTicketJob } from "../../../table/sheets.ts";
@@ -11,11 +11,13 @@ import { PANELS } from "./panels/index.ts";
 export function Ticket() {
   const job = useAppSelector(selectTicketJob);
   const words = useWords(job?.sheet.ppi);
-  if (!job) return null;
+  const photos = useAppSelector((state) => state.openJob.photos);
+  const sums = useMemo(() => (job ? layOut(job, photos).sums : null), [job, photos]);
+  if (!job || !sums) return null;
   return (
     <p className="max-w-[1480px] text-[20px] leading-[1.62] tracking-[-0.005em] text-ink-2">
       {kindOf(job)
-        .say(job, words)
+        .say(job, words, sums)
         .map((part, i) =>
           "control" in part ? (
             <Control
@@ -61,7 +63,7 @@ const Control = memo(function Control({
         anchor={{ to: "bottom start", gap, padding: 12 }}
         role="dialog"
         aria-label={title}
-        className={`z-30 rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl ${wide ? "w-[420px]" : "w-[320px]"}`}
+        className={`z-30 rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl ${wide ? "w-[440px]" : "w-[320px]"}`}
       >
         <p className="mb-2.5 text-[13px] font-semibold">{title}</p>
         <OpenPanel control={control} />

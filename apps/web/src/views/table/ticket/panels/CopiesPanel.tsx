@@ -1,19 +1,17 @@
-import { kindOf, LIMITS } from "@wide-quilt/core";
+import { layOut, LIMITS } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
-import type { PanelProps } from "./panel.ts";
+import { panelOf } from "./panel.tsx";
 
 /** As many as fit, or the number that was asked for. */
-export function CopiesPanel({ job, change }: PanelProps) {
-  const { mostPerSheet } = kindOf(job).sums(job);
-  const { copies } = job.ticket;
-  const set = (next: number | "fit") => change({ do: "ticket", change: { copies: next } });
+export const CopiesPanel = panelOf("copies", ({ job, ticket: { copies }, set }) => {
+  const { mostPerSheet } = layOut(job, {}).sums;
   return (
     <div className="flex flex-col gap-3">
       <ChoiceList
         label="How many"
         value={copies === "fit" ? "fit" : "number"}
-        onChange={(choice) => set(choice === "fit" ? "fit" : Math.max(1, mostPerSheet))}
+        onChange={(choice) => set({ copies: choice === "fit" ? "fit" : Math.max(1, mostPerSheet) })}
         choices={[
           { value: "fit", text: "As many as fit on a sheet", aside: mostPerSheet },
           { value: "number", text: "Just this many, on as many sheets as it takes" },
@@ -26,9 +24,9 @@ export function CopiesPanel({ job, change }: PanelProps) {
           least={LIMITS.copies.least}
           most={LIMITS.copies.most}
           whole
-          onChange={set}
+          onChange={(next) => set({ copies: next })}
         />
       )}
     </div>
   );
-}
+});

@@ -1,11 +1,13 @@
 import { LIMITS, mm, type Um } from "@wide-quilt/core";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import { LengthSlider } from "./LengthSlider.tsx";
-import type { PanelProps } from "./panel.ts";
+import { keepingArrangement } from "./kept.ts";
+import type { PanelProps } from "./panel.tsx";
 
 /** The distance between finished pieces. */
 export function GapPanel({ job, words, change }: PanelProps) {
-  const set = (gap: Um, gesture?: string) => change({ do: "ticket", change: { gap } }, gesture);
+  const set = (gap: Um, gesture?: string) =>
+    change({ do: "ticket", change: keepingArrangement(job, { gap }) }, gesture);
   return (
     <div className="flex flex-col gap-2">
       <LengthField label="Apart" value={job.ticket.gap} range={LIMITS.gap} words={words} onChange={set} />

@@ -1,8 +1,9 @@
-import { kindOf, type Job } from "@wide-quilt/core";
+import { layOut, type Job, type TicketOf } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import type { PanelProps } from "./panel.ts";
+import { panelOf, type PanelProps } from "./panel.tsx";
 
 type Lie = Job["sheet"]["lie"];
+type Turns = TicketOf<"copies">["turnPieces"];
 
 const LIES: { value: Lie; text: string }[] = [
   { value: "most", text: "Turned to fit the most" },
@@ -10,26 +11,67 @@ const LIES: { value: Lie; text: string }[] = [
   { value: "landscape", text: "On its side" },
 ];
 
+const TURNS: { value: Turns; text: string }[] = [
+  { value: "never", text: "No piece is turned" },
+  { value: "all", text: "All alike, turned where more fit so" },
+  { value: "each", text: "Each by itself, in blocks" },
+];
+
 /** Whether the paper stands or lies, and whether pieces may be turned on it. */
-export function LiePanel({ job, change }: PanelProps) {
-  const fits = (lie: Lie) => kindOf(job).sums({ ...job, sheet: { ...job.sheet, lie } }).mostPerSheet;
+export const LiePanel = panelOf("copies", ({ job, ticket, set, change }) => {
+  const fits = (sheet: Partial<Job["sheet"]>, own: Partial<TicketOf<"copies">>) => {
+    const tried = { ...job, sheet: { ...job.sheet, ...sheet }, ticket: { ...ticket, ...own } };
+    return `fits ${layOut(tried, {}).sums.mostPerSheet}`;
+  };
   return (
     <div className="flex flex-col gap-3">
       <ChoiceList
         label="How the paper lies"
         value={job.sheet.lie}
         onChange={(lie) => change({ do: "sheet", change: { lie } })}
-        choices={LIES.map((choice) => ({ ...choice, aside: `fits ${fits(choice.value)}` }))}
+        choices={LIES.map((choice) => ({ ...choice, aside: fits({ lie: choice.value }, {}) }))}
       />
-      <label className="flex items-center gap-2 px-2 text-[13.5px]">
-        <input
-          type="checkbox"
-          className="size-4 accent-accent"
-          checked={job.ticket.turnPieces}
-          onChange={(event) => change({ do: "ticket", change: { turnPieces: event.target.checked } })}
+      <div className="border-t border-line pt-2">
+        <ChoiceList
+          label="How the pieces lie"
+          value={ticket.turnPieces}
+          onChange={(turnPieces) => set({ turnPieces })}
+          choices={TURNS.map((choice) => ({ ...choice, aside: fits({}, { turnPieces: choice.value }) }))}
         />
-        Turn the pieces too where more fit so
-      </label>
+      </div>
+      {ticket.turnPieces === "each" && (
+        <label className="flex items-center gap-2 px-2 text-[13.5px]">
+          <input
+            type="checkbox"
+            className="size-4 accent-accent"
+            checked={ticket.cuts === "straight"}
+            onChange={(event) => set({ cuts: event.target.checked ? "straight" : "any" })}
+          />
+          Only layouts that a trimmer can cut edge to edge
+        </label>
+      )}
     </div>
+  );
+});
+
+/** Whether the paper stands or lies, where that is all there is to say. */
+export function PaperLiePanel({ job, change }: PanelProps) {
+  const suits = {
+    copies: "",
+    mixed: "",
+    single: "As the photo does",
+    collage: "To suit the photos",
+    free: "",
+  };
+  const choices = LIES.filter(({ value }) => value !== "most" || suits[job.ticket.kind] !== "").map(
+    (choice) => (choice.value === "most" ? { ...choice, text: suits[job.ticket.kind] } : choice),
+  );
+  return (
+    <ChoiceList
+      label="How the paper lies"
+      value={job.ticket.kind === "free" && job.sheet.lie === "most" ? "portrait" : job.sheet.lie}
+      onChange={(lie) => change({ do: "sheet", change: { lie } })}
+      choices={choices}
+    />
   );
 }

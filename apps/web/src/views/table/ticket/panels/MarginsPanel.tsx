@@ -1,7 +1,6 @@
 import {
   LIMITS,
   NO_EDGES,
-  printableArea,
   arrange,
   right,
   bottom,
@@ -12,7 +11,7 @@ import {
 } from "@wide-quilt/core";
 import { button } from "../../../../ui/button.ts";
 import { LengthField } from "../../../../ui/LengthField.tsx";
-import type { PanelProps } from "./panel.ts";
+import type { PanelProps } from "./panel.tsx";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
 
@@ -63,10 +62,10 @@ export function MarginsPanel({ job, words, change }: PanelProps) {
 
 /** The margins that keep everything inside what the printer prints and does not lose; null when it needs none. */
 function neededBy(job: Job): Edges | null {
-  const { printer, paper } = job.sheet;
+  const { paper, printer } = job.sheet;
   const sheet = arrange(job, {})[0];
   const lying = sheet?.paper ?? paper;
-  const area = printableArea(job, lying);
+  const area = sheet?.printable ?? { x: um(0), y: um(0), ...lying };
   const edges: Edges = {
     left: um(Math.max(area.x, printer.mayLose)),
     top: um(Math.max(area.y, printer.mayLose)),

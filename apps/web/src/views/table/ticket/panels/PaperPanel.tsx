@@ -1,10 +1,15 @@
+import { ChartColumn } from "lucide-react";
 import { useState } from "react";
-import { kindOf, LIMITS, PAPERS, type Job, type Paper, type Size, writeSize } from "@wide-quilt/core";
+import { layOut, LIMITS, PAPERS, type Job, type Paper, type Size, writeSize } from "@wide-quilt/core";
 import { LOCALE } from "../../../../app/preferences.ts";
 import { SearchField } from "../../../../ui/SearchField.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import type { PanelProps } from "./panel.ts";
+import type { PanelProps } from "./panel.tsx";
 import { SizeFields } from "./SizeFields.tsx";
+import { useAppDispatch } from "../../../../app/store.ts";
+import { comparing } from "../../../../table/view.ts";
+import { button } from "../../../../ui/button.ts";
+import { TrimPanel } from "./TrimPanel.tsx";
 
 type SheetPaper = Job["sheet"]["paper"];
 
@@ -19,6 +24,7 @@ const same = (a: SheetPaper | null, b: SheetPaper | null) =>
 /** The paper: one that can be bought, or an own size. Changing it late costs nothing. */
 export function PaperPanel({ job, words, change }: PanelProps) {
   const [search, setSearch] = useState("");
+  const dispatch = useAppDispatch();
   const { paper } = job.sheet;
   const set = (next: SheetPaper, gesture?: string) =>
     change({ do: "sheet", change: { paper: next } }, gesture);
@@ -64,12 +70,21 @@ export function PaperPanel({ job, words, change }: PanelProps) {
           <p className="px-2 py-3 text-[13px] text-ink-2">No paper of that name. Type its size above.</p>
         )}
       </div>
+      <div className="flex flex-col gap-3 border-t border-line pt-3">
+        <button type="button" className={button.plain} onClick={() => dispatch(comparing(true))}>
+          <ChartColumn size={15} aria-hidden /> Compare papers by sheets, waste and price
+        </button>
+        <TrimPanel job={job} words={words} change={change} />
+      </div>
     </div>
   );
 }
 
 function choiceOf(paper: Paper, job: Job) {
-  const { mostPerSheet } = kindOf(job).sums({ ...job, sheet: { ...job.sheet, paper: kept(paper) } });
+  const fits =
+    job.ticket.kind === "copies"
+      ? `fits ${layOut({ ...job, sheet: { ...job.sheet, paper: kept(paper) } }, {}).sums.mostPerSheet}`
+      : undefined;
   return {
     value: kept(paper),
     text: (
@@ -80,6 +95,6 @@ function choiceOf(paper: Paper, job: Job) {
         )}
       </>
     ),
-    aside: `fits ${mostPerSheet}`,
+    aside: fits,
   };
 }

@@ -1,7 +1,8 @@
 import { PRINTERS, printerOfJob, type Printer } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
+import { NumberField } from "../../../../ui/NumberField.tsx";
 import type { Words } from "../../../../words/words.ts";
-import type { PanelProps } from "./panel.ts";
+import type { PanelProps } from "./panel.tsx";
 
 /** Where the sheet is made: it decides what cannot be printed, what may be lost, and the price. */
 export function PrinterPanel({ job, words, change }: PanelProps) {
@@ -17,15 +18,24 @@ export function PrinterPanel({ job, words, change }: PanelProps) {
         onChange={choose}
         choices={PRINTERS.map((printer) => ({
           value: printer.id,
-          text: (
-            <>
-              {printer.name}
-              <span className="block text-[12px] font-normal text-ink-2">{sayEdges(printer, words)}</span>
-            </>
-          ),
+          text: printer.name,
+          about: sayEdges(printer, words),
           aside: `${printer.ppi} ppi`,
         }))}
       />
+      <div className="border-t border-line pt-3">
+        <NumberField
+          label="Enlarged to print without a border, %"
+          value={job.sheet.enlarged}
+          least={0}
+          most={20}
+          onChange={(enlarged, gesture) => change({ do: "sheet", change: { enlarged } }, gesture)}
+        />
+        <p className="mt-1.5 text-[12.5px] text-ink-2">
+          What the printer adds so that no white is left: this much of every edge is lost, and is drawn on the
+          table. 0 where it prints the page as it is.
+        </p>
+      </div>
     </div>
   );
 }

@@ -1,0 +1,55 @@
+import { useCallback, useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+import type { PatternView } from "@wide-quilt/server/contract";
+import { server } from "../../api/client.ts";
+import { readJsonFile } from "../../api/jsonFile.ts";
+import { sentenceOf } from "../../api/problem.ts";
+import { useDoing } from "../../app/useDoing.ts";
+
+/** What can be done to a pattern from its card. */
+export interface PatternActs {
+  start(pattern: PatternView): void;
+  change(pattern: PatternView, change: { name?: string; folder?: string }): void;
+  remove(pattern: PatternView): void;
+}
+
+/** The pattern book and everything that changes it; null while it is on its way. */
+export function usePatterns() {
+  const [patterns, setPatterns] = useState<PatternView[] | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const navigate = useNavigate();
+  const load = useCallback(async () => {
+    try {
+      setPatterns(await server.listPatterns());
+      setFailure(null);
+    } catch (error) {
+      setFailure(sentenceOf(error));
+    }
+  }, []);
+  useEffect(() => {
+    document.title = "Pattern book – Wide Quilt";
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
+    void load();
+  }, [load]);
+  const doing = useDoing();
+  const changing = (work: () => Promise<unknown>, said?: string) =>
+    doing(async () => {
+      await work();
+      await load();
+    }, said);
+  const act: PatternActs = {
+    start: ({ id }) =>
+      void doing(async () => {
+        const job = await server.startFromPattern(id);
+        await navigate(`/jobs/${job.id}`);
+      }),
+    change: ({ id }, change) => void changing(() => server.changePattern(id, change)),
+    remove: ({ id, name }) => void changing(() => server.deletePattern(id), `“${name}” is out of the book.`),
+  };
+  const importFile = (file: File) =>
+    changing(
+      async () => server.importPattern(await readJsonFile(file, "pattern")),
+      "The pattern is in the book.",
+    );
+  return { patterns, failure, act, importFile };
+}

@@ -1,0 +1,50 @@
+import type { CellPlan } from "@wide-quilt/core";
+import type { Handle } from "./useCellDrag.ts";
+
+const HANDLES: readonly (readonly [Handle, number, number, string])[] = [
+  ["nw", 0, 0, "nwse-resize"],
+  ["n", 0.5, 0, "ns-resize"],
+  ["ne", 1, 0, "nesw-resize"],
+  ["e", 1, 0.5, "ew-resize"],
+  ["se", 1, 1, "nwse-resize"],
+  ["s", 0.5, 1, "ns-resize"],
+  ["sw", 0, 1, "nesw-resize"],
+  ["w", 0, 0.5, "ew-resize"],
+];
+
+/** How far the turning handle stands off a cell, in CSS pixels. */
+const STEM = 22;
+
+/** The frame of a chosen cell with its handles: sides and corners to resize, one below to turn. Keys and fields do the same. */
+export function Frame({ cell, px }: { cell: CellPlan; px(um: number): number }) {
+  const { x, y, width, height } = cell.finished;
+  return (
+    <div
+      aria-hidden
+      className="pointer-events-none absolute top-0 left-0"
+      style={{
+        transform: `translate(${px(x)}px, ${px(y)}px) rotate(${cell.angle}deg)`,
+        width: px(width),
+        height: px(height),
+      }}
+    >
+      {HANDLES.map(([handle, across, down, cursor]) => (
+        <span
+          key={handle}
+          data-handle={handle}
+          className="pointer-events-auto absolute size-[11px] -translate-x-1/2 -translate-y-1/2 touch-none rounded-[2px] border-[1.5px] border-accent bg-white"
+          style={{ left: across * px(width), top: down * px(height), cursor }}
+        />
+      ))}
+      <span
+        className="absolute w-px bg-accent"
+        style={{ left: px(width) / 2, top: px(height), height: STEM }}
+      />
+      <span
+        data-handle="turn"
+        className="pointer-events-auto absolute size-[13px] -translate-x-1/2 touch-none rounded-full border-[1.5px] border-accent bg-white"
+        style={{ left: px(width) / 2, top: px(height) + STEM, cursor: "grab" }}
+      />
+    </div>
+  );
+}

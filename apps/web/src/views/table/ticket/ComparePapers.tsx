@@ -1,0 +1,191 @@
+import { useEffect, useMemo, useState } from "react";
+import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from "recharts";
+import { arrange, area, layOut, PAPERS, price as priceOf, type Job } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { edit } from "../../../table/edits.ts";
+import { comparing } from "../../../table/view.ts";
+import { OverPage } from "../../../ui/OverPage.tsx";
+import { Segments } from "../../../ui/Segments.tsx";
+import { useWords } from "../../../words/words.ts";
+
+type SheetPaper = Job["sheet"]["paper"];
+
+/** What a job comes to on one paper. */
+interface OnPaper {
+  paper: SheetPaper;
+  sheets: number;
+  pieces: number;
+  /** Share of the paper that is not finished pieces, 0…1. */
+  waste: number;
+  total: number;
+  perPiece: number;
+  /** Whether all pieces that are asked for are on the sheets. */
+  whole: boolean;
+}
+
+type Measure = "total" | "perPiece" | "waste" | "sheets";
+
+/** The same job on every paper, side by side: sheets, waste and price, as a chart and a table. */
+export function ComparePapers({ job }: { job: Job }) {
+  const dispatch = useAppDispatch();
+  const close = () => dispatch(comparing(false));
+  const words = useWords(job.sheet.ppi);
+  // Where each paper takes as many as fit on it, only the price of a piece can be compared.
+  const price: Measure = job.ticket.kind === "copies" && job.ticket.copies === "fit" ? "perPiece" : "total";
+  const [measure, setMeasure] = useState<Measure>(price);
+  const found = useComparison(job);
+  const fitting = useMemo(
+    () => found.filter(({ sheets, whole }) => sheets > 0 && whole).sort((a, b) => a[measure] - b[measure]),
+    [found, measure],
+  );
+  const shown = fitting.slice(0, 12);
+  return (
+    <OverPage title="Papers compared" open onClose={close} wide>
+      <div className="mb-3 flex items-center justify-between gap-4">
+        <p className="text-[13px] text-ink-2">
+          This ticket on {fitting.length} papers
+          {found.length < PAPERS.length && ` (${found.length} of ${PAPERS.length} worked out)`}.
+        </p>
+        <div className="w-72">
+          <Segments<Measure>
+            label="Compare by"
+            value={measure}
+            onChange={setMeasure}
+            choices={[
+              { value: price, text: NAMES[price] },
+              { value: "waste", text: "Waste" },
+              { value: "sheets", text: "Sheets" },
+            ]}
+          />
+        </div>
+      </div>
+      <div aria-hidden>
+        <BarChart
+          width={760}
+          height={210}
+          data={shown.map((one) => ({
+            name: one.paper.name,
+            value: measure === "waste" ? one.waste * 100 : one[measure],
+          }))}
+          margin={{ left: 0, right: 8, top: 8, bottom: 4 }}
+        >
+          <CartesianGrid vertical={false} stroke="#d4d6da" />
+          <XAxis
+            dataKey="name"
+            tick={{ fontSize: 11, fill: "#4a515d" }}
+            interval={0}
+            angle={-24}
+            textAnchor="end"
+            height={52}
+          />
+          <YAxis tick={{ fontSize: 11, fill: "#4a515d" }} width={44} unit={measure === "waste" ? " %" : ""} />
+          <Tooltip formatter={(value) => words.number(Number(value), 0, 2)} />
+          <Bar
+            dataKey="value"
+            name={NAMES[measure]}
+            fill="#34409c"
+            isAnimationActive={false}
+            radius={[3, 3, 0, 0]}
+          />
+        </BarChart>
+      </div>
+      <div
+        className="mt-3 max-h-64 overflow-y-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="Papers, as a table"
+      >
+        <table className="w-full text-[13px]">
+          <thead className="sticky top-0 bg-white text-left text-[12px] text-ink-2">
+            <tr className="border-b border-line">
+              <th className="py-1.5 font-medium">Paper</th>
+              {["Sheets", "Pieces", "Waste", "Price", "A piece"].map((heading) => (
+                <th key={heading} className="py-1.5 text-right font-medium">
+                  {heading}
+                </th>
+              ))}
+              <th>
+                <span className="sr-only">Take it</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {fitting.map(({ paper, sheets, pieces, waste, total, perPiece }) => (
+              <tr key={paper.name} className={paper.name === job.sheet.paper.name ? "bg-accent-soft" : ""}>
+                <td className="measure py-1 pl-1">{paper.name}</td>
+                <td className="measure text-right">{sheets}</td>
+                <td className="measure text-right">{pieces}</td>
+                <td className="measure text-right">{words.percent(waste)}</td>
+                <td className="measure text-right">{words.number(total, 2, 2)}</td>
+                <td className="measure text-right">{words.number(perPiece, 2, 3)}</td>
+                <td className="text-right">
+                  <button
+                    type="button"
+                    className="rounded px-2 py-0.5 font-semibold text-accent hover:bg-accent-soft"
+                    onClick={() => {
+                      dispatch(edit({ do: "sheet", change: { paper } }));
+                      close();
+                    }}
+                  >
+                    Take<span className="sr-only"> {paper.name}</span>
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </OverPage>
+  );
+}
+
+const NAMES: Record<Measure, string> = {
+  total: "Price",
+  perPiece: "Price a piece",
+  waste: "Waste, %",
+  sheets: "Sheets",
+};
+
+/** Works the papers out one after the other, so that the page goes on answering. */
+function useComparison(job: Job): readonly OnPaper[] {
+  const photos = useAppSelector((state) => state.openJob.photos);
+  const [found, setFound] = useState<readonly OnPaper[]>([]);
+  useEffect(() => {
+    let stopped = false;
+    const next = (index: number) => {
+      const known = PAPERS[index];
+      if (stopped || !known) return;
+      const paper = { name: known.name, width: known.width, height: known.height };
+      const ticket = job.ticket.kind === "mixed" ? { ...job.ticket, papers: [] } : job.ticket;
+      const tried: Job = { ...job, ticket, sheet: { ...job.sheet, paper } };
+      const one = comparison(tried, paper, photos);
+      setFound((before) => [...before.slice(0, index), one]);
+      setTimeout(() => next(index + 1));
+    };
+    setTimeout(() => next(0));
+    return () => {
+      stopped = true;
+    };
+  }, [job, photos]);
+  return found;
+}
+
+function comparison(job: Job, paper: SheetPaper, photos: Parameters<typeof arrange>[1]): OnPaper {
+  const layout = layOut(job, photos);
+  const sheets = arrange(job, photos, layout);
+  const { total, perPiece } = priceOf(job, sheets);
+  const used = sheets.reduce(
+    (sum, { cells }) => sum + cells.reduce((all, { finished }) => all + area(finished), 0),
+    0,
+  );
+  const bought = sheets.reduce((sum, sheet) => sum + area(sheet.paper), 0);
+  return {
+    paper,
+    sheets: sheets.length,
+    pieces: sheets.reduce((sum, { cells }) => sum + cells.length, 0),
+    waste: bought === 0 ? 0 : Math.max(0, 1 - used / bought),
+    total,
+    perPiece,
+    whole: (layout.sums.tooLarge ?? 0) === 0,
+  };
+}
