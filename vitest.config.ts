@@ -3,7 +3,10 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: "core", root: "packages/core", include: ["src/**/*.test.ts"] } },
+      // Exhaustive searches and many random cases: seconds here, more on a busy machine.
+      {
+        test: { name: "core", root: "packages/core", include: ["src/**/*.test.ts"], testTimeout: 120_000 },
+      },
       {
         test: {
           name: "painters",
@@ -34,7 +37,7 @@ export default defineConfig({
           testTimeout: 60_000,
         },
       },
-      { test: { name: "web", root: "apps/web", include: ["src/**/*.test.ts"] } },
+      { test: { name: "web", root: "apps/web", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
     ],
   },
 });

@@ -15,5 +15,5 @@ export default defineConfig({
       output: { entryFileNames: "[name].js" },
     },
   },
-  ssr: { noExternal: [/^@wide-quilt\//] },
+  ssr: { noExternal: [/^@wide-quilt\//, "maxrects-packer"] },
 });

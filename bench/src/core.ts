@@ -1,4 +1,4 @@
-import { applyEdit, arrange, check, freshCopiesJob, mm, sums, um, type Job } from "@wide-quilt/core";
+import { applyEdit, arrange, check, freshJob, mm, sums, um, type Job } from "@wide-quilt/core";
 import { median } from "./measure.ts";
 
 const ROUNDS = 300;
@@ -7,7 +7,7 @@ const BAR = 5;
 /** Arranging, checking and summing up a sheet of 200 cells: what every change of the ticket costs. */
 export function benchCore(): void {
   const photos = { p: { width: 6000, height: 4000 } };
-  let job: Job = applyEdit(freshCopiesJob("Bench"), {
+  let job: Job = applyEdit(freshJob("copies", "Bench"), {
     do: "add photos",
     photos: [{ id: "p", name: "p.jpg" }],
   });
@@ -23,7 +23,7 @@ export function benchCore(): void {
     const start = performance.now();
     const sheets = arrange(changed, photos);
     check(changed, photos, sheets);
-    sums(changed, sheets);
+    sums(changed, photos, sheets);
     times.push(performance.now() - start);
     if (sheets[0]!.cells.length !== 200) throw new Error("This is not a sheet of 200 cells");
   }

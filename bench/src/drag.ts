@@ -1,17 +1,17 @@
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { chromium } from "@playwright/test";
-import { applyEdit, freshCopiesJob, mm, paperById, type JobEdit } from "@wide-quilt/core";
+import { chromium, type Page } from "@playwright/test";
+import { applyEdit, freshJob, mm, paperById, type JobEdit } from "@wide-quilt/core";
 import { Server } from "@wide-quilt/server/testing";
 import type { JobView } from "@wide-quilt/server/contract";
 import { median } from "./measure.ts";
 import { upload } from "./upload.ts";
 
-const CELLS = 60;
+const CELLS = [60, 300];
 const BAR = 50;
 
-/** Dragging a photo in a sheet of 60 cells in headless Chromium, and a change of the ticket with 200. */
+/** Dragging photos and cells on sheets of 60 and 300 cells in headless Chromium, and a change of the ticket with 200. */
 export async function benchDrag(photo: string): Promise<void> {
   const server = await Server.start(mkdtempSync(join(tmpdir(), "wide-quilt-bench-")));
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
@@ -25,7 +25,7 @@ export async function benchDrag(photo: string): Promise<void> {
         { do: "ticket", change: { copies, gap: mm(1), size: { width: mm(size[0]), height: mm(size[1]) } } },
         { do: "shot", shot: 1, change: { scale: 2 } },
       ];
-      const job = edits.reduce(applyEdit, freshCopiesJob("Bench"));
+      const job = edits.reduce(applyEdit, freshJob("copies", "Bench"));
       const answer = await fetch(`${server.address}/api/jobs/import`, {
         method: "POST",
         headers: { "Content-Type": "application/json" },
@@ -34,35 +34,19 @@ export async function benchDrag(photo: string): Promise<void> {
       return ((await answer.json()) as JobView).id;
     };
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-GB" });
-    await page.goto(`${server.address}/jobs/${await start(CELLS, [30, 40])}`);
-    const cell = page.locator("[data-cell]").nth(20);
-    await cell.waitFor();
-    await page.waitForTimeout(1500);
-    const box = (await cell.boundingBox())!;
-    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-    await page.mouse.move(x, y);
-    await page.mouse.down();
-    await page.evaluate(() => {
-      const frames: number[] = [];
-      Object.assign(window, { frames });
-      const next = (now: number) => {
-        frames.push(now);
-        requestAnimationFrame(next);
-      };
-      requestAnimationFrame(next);
-    });
-    const began = Date.now();
-    for (let i = 0; Date.now() - began < 3000; i++)
-      await page.mouse.move(x + Math.sin(i / 9) * 12, y + Math.cos(i / 9) * 12);
-    const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
-    await page.mouse.up();
-    const gaps = frames.slice(1).map((now, i) => now - frames[i]!);
-    const mean = (1000 * gaps.length) / (frames.at(-1)! - frames[0]!);
-    const late = gaps.filter((gap) => gap > 1000 / BAR + 1).length;
-    console.log(
-      `dragging a photo with ${CELLS} cells, headless Chromium, ${gaps.length} frames\n  mean ${mean.toFixed(1)} frames a second, median ${(1000 / median(gaps)).toFixed(1)}, ${late} frames later than ${1000 / BAR} ms` +
-        `\n  bar ${BAR} frames a second: ${mean >= BAR && late <= gaps.length * 0.02 ? "kept" : "NOT kept"}`,
-    );
+    for (const count of CELLS) {
+      const job = await start(count, count > 100 ? [17, 20] : [30, 40]);
+      await page.goto(`${server.address}/jobs/${job}`);
+      await page
+        .locator("[data-cell]")
+        .nth(count - 1)
+        .waitFor();
+      for (const moves of ["photo", "cell"] as const) {
+        await page.getByRole("radio", { name: `Move ${moves}s` }).click();
+        await page.waitForTimeout(1500);
+        await dragOn(page, `dragging a ${moves} with ${count} cells`);
+      }
+    }
     await page.goto(`${server.address}/jobs/${await start(200, [20, 25])}`);
     await page.locator("[data-cell]").nth(199).waitFor();
     await page.waitForTimeout(1000);
@@ -93,4 +77,34 @@ export async function benchDrag(photo: string): Promise<void> {
     await browser.close();
     await server.kill();
   }
+}
+
+/** Holds a cell and moves the pointer about for three seconds, counting frames. */
+async function dragOn(page: Page, what: string): Promise<void> {
+  const box = (await page.locator("[data-cell]").nth(20).boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.evaluate(() => {
+    const frames: number[] = [];
+    Object.assign(window, { frames });
+    const next = (now: number) => {
+      frames.push(now);
+      if ((window as unknown as { frames: number[] }).frames === frames) requestAnimationFrame(next);
+    };
+    requestAnimationFrame(next);
+  });
+  const began = Date.now();
+  for (let i = 0; Date.now() - began < 3000; i++)
+    await page.mouse.move(x + Math.sin(i / 9) * 12, y + Math.cos(i / 9) * 12);
+  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  const gaps = frames.slice(1).map((now, i) => now - frames[i]!);
+  const mean = (1000 * gaps.length) / (frames.at(-1)! - frames[0]!);
+  const late = gaps.filter((gap) => gap > 1000 / BAR + 1).length;
+  console.log(
+    `${what}, headless Chromium, ${gaps.length} frames\n  mean ${mean.toFixed(1)} frames a second, median ${(1000 / median(gaps)).toFixed(1)}, ${late} frames later than ${1000 / BAR} ms` +
+      `\n  bar ${BAR} frames a second: ${mean >= BAR && late <= gaps.length * 0.02 ? "kept" : "NOT kept"}`,
+  );
 }

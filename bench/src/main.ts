@@ -1,14 +1,18 @@
-/** `npm run bench`, or `npm run bench -- core sheet previews drag`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
+import { benchLayouts } from "./layouts.ts";
+import { benchPacking } from "./packing.ts";
 import { benchPreviews } from "./previews.ts";
 import { samples } from "./samples.ts";
 import { benchSheet } from "./sheet.ts";
 
 const BENCHES: Record<string, (paths: string[]) => unknown> = {
   core: benchCore,
+  layouts: benchLayouts,
+  packing: benchPacking,
   sheet: ([photo]) => benchSheet(photo!),
   previews: benchPreviews,
   drag: ([photo]) => benchDrag(photo!),

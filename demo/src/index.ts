@@ -1,4 +1,4 @@
 /** Marram Spit Bird Observatory, a made-up field station: its photos, rendered here, and its jobs. */
 export { DEMO_PHOTOS, type DemoPhoto } from "./photos.ts";
 export { renderPhoto } from "./render.ts";
-export { demoJobs } from "./jobs.ts";
+export { DEMO_PATTERNS, demoJobs } from "./jobs.ts";

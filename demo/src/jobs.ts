@@ -1,12 +1,13 @@
 import {
   applyEdit,
-  freshCopiesJob,
+  freshJob,
   mm,
   paperById,
   PRINTERS,
   printerOfJob,
   um,
   type Job,
+  type Kind,
   type JobEdit,
   type PhotoRef,
 } from "@wide-quilt/core";
@@ -24,11 +25,40 @@ const named = (photos: readonly PhotoRef[], name: string): PhotoRef => {
 
 /** The finished jobs that the demo begins with, the last one changed first. */
 export function demoJobs(photos: readonly PhotoRef[]): Job[] {
-  const make = (name: string, edits: JobEdit[]) => edits.reduce(applyEdit, freshCopiesJob(name, "en-GB"));
+  const begin = (kind: Kind, name: string, edits: JobEdit[]) =>
+    edits.reduce(applyEdit, freshJob(kind, name, "en-GB"));
+  const make = (name: string, edits: JobEdit[]) => begin("copies", name, edits);
   const portraits = photos.filter(({ name }) => name.startsWith("MS-"));
   const scenes = photos.filter(({ name }) => !name.startsWith("MS-"));
   const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
+  const pieces = (photo: string, first: number) => [
+    { shot: first, width: mm(101.6), height: mm(152.4), quantity: 2, mayTurn: true, photo },
+    { shot: first + 1, width: mm(63.5), height: mm(88.9), quantity: 4, mayTurn: true, photo },
+  ];
   return [
+    begin("single", "Bordered proofs for the members", [
+      { do: "add photos", photos: scenes },
+      { do: "ticket", change: { border: mm(8) } },
+    ]),
+    begin("mixed", "Portrait sets, two ringers", [
+      { do: "add photos", photos: portraits },
+      { do: "ticket", change: { pieces: [...pieces(portraits[1]!.id, 1), ...pieces(portraits[3]!.id, 3)] } },
+    ]),
+    begin("collage", "Open-day strips", [
+      onPaper("photo-10x15"),
+      { do: "sheet", change: { lie: "portrait" } },
+      { do: "add photos", photos: portraits.slice(0, 4) },
+      { do: "ticket", change: { way: "grid", columns: 2, rows: 4, border: mm(4), gap: mm(3) } },
+      ...[1, 2, 3, 4].map((shot): JobEdit => ({
+        do: "share shot",
+        cells: [String(shot * 2 - 1), String(shot * 2)],
+        shot,
+      })),
+    ]),
+    begin("collage", "Season album, the spit in autumn", [
+      { do: "add photos", photos: scenes.slice(0, 9) },
+      { do: "ticket", change: { gap: mm(3), proposal: 3 } },
+    ]),
     make("Members’ cards, low water", [
       onPaper("a4"),
       {
@@ -56,3 +86,10 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
     ]),
   ];
 }
+
+/** Layouts of the demo's jobs that are kept in the pattern book. */
+export const DEMO_PATTERNS: readonly { job: string; name: string; folder: string }[] = [
+  { job: "Ringers’ badges, spring team", name: "Eight badges on 10 × 15 cm", folder: "Ringers" },
+  { job: "Members’ cards, low water", name: "Ten cards on A4", folder: "Members" },
+  { job: "Open-day strips", name: "A pair of strips, four shots", folder: "Open day" },
+];

@@ -1,7 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { cameraPhoto } from "./photos.ts";
-import { cell, expect, part, pictureInCell, saved, startCopies, test, ticket } from "./test.ts";
+import { cell, expect, part, pictureInCell, saved, startCopies, startJob, test, ticket } from "./test.ts";
 
 /** What axe finds against WCAG 2.2 AA, by rule and place. */
 async function faults(page: Page): Promise<string[]> {
@@ -105,7 +105,7 @@ test("axe finds nothing on any view, panel or dialog", async ({ table: page, fol
     "Margins",
     "Marks to cut by",
     "Outline",
-    "Slack",
+    "Slack, bleed and safe zone",
     "Where it is made",
     "Pixels per inch",
   ];
@@ -119,6 +119,49 @@ test("axe finds nothing on any view, panel or dialog", async ({ table: page, fol
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Print or export" }).click();
   await expect(page.getByAltText(/as it is written/)).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+});
+
+test("axe finds nothing on the other kinds of jobs, their panels, the cut plan and the pattern book", async ({
+  table: page,
+  folder,
+  server,
+}) => {
+  test.setTimeout(240_000);
+  const photo = await cameraPhoto(folder, "MS-431.jpg", 600, 800);
+  const kinds: [RegExp, string[]][] = [
+    [/Mixed sizes/, ["Sizes and numbers", "Papers", "What comes first", "How it is cut"]],
+    [/One per sheet/, ["The cell of each sheet", "How the paper lies"]],
+    [/Collage/, ["How the sheet is divided", "Border"]],
+    [/^Free/, []],
+  ];
+  for (const [kind, titles] of kinds) {
+    await page.goto(server.address);
+    await startJob(page, kind, photo);
+    expect(await faults(page)).toEqual([]);
+    for (const title of titles) {
+      await part(page, title).click();
+      expect(await faults(page)).toEqual([]);
+      await page.keyboard.press("Escape");
+    }
+  }
+  const add = page.getByRole("region", { name: "Add a cell" });
+  await add.getByRole("button", { name: /^Add / }).click();
+  await cell(page, 1).click();
+  await page.getByRole("button", { name: "Rulers" }).click();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole("button", { name: "Sheets", exact: true }).click();
+  expect(await faults(page)).toEqual([]);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Keep as pattern" }).click();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await saved(page);
+  await page.goto(`${page.url()}/cuts`);
+  await expect(page.getByText(/passes of the knife/)).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.goto(`${server.address}/patterns`);
+  await expect(page.getByRole("button", { name: "Start a job" })).toBeVisible();
   expect(await faults(page)).toEqual([]);
 });
 

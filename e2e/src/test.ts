@@ -1,5 +1,5 @@
 import { execFileSync } from "node:child_process";
-import { mkdtempSync } from "node:fs";
+import { mkdtempSync, readdirSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, expect, type Page } from "@playwright/test";
@@ -42,8 +42,12 @@ export const measure = (tool: string, ...args: string[]): string =>
   execFileSync(tool, args, { encoding: "utf8", maxBuffer: 1e8 });
 
 /** Starts a job "copies of one photo" and brings photo files in, as a person does. */
-export async function startCopies(page: Page, ...files: string[]): Promise<void> {
-  await page.getByRole("button", { name: /Copies of one photo/ }).click();
+export const startCopies = (page: Page, ...files: string[]): Promise<void> =>
+  startJob(page, /Copies of one photo/, ...files);
+
+/** Starts a job of a kind, by its title, and brings photo files in, as a person does. */
+export async function startJob(page: Page, kind: RegExp, ...files: string[]): Promise<void> {
+  await page.getByRole("button", { name: kind }).click();
   await page.getByRole("region", { name: "Ticket" }).waitFor();
   if (files.length === 0) return;
   await page.getByLabel("Photo files").setInputFiles(files);
@@ -55,6 +59,33 @@ export async function startCopies(page: Page, ...files: string[]): Promise<void>
 
 /** Waits until the server has taken everything in. */
 export const saved = (page: Page): Promise<void> => expect(page.getByText(/^saved /)).toBeVisible();
+
+/** Types into a field, as a person does: all of it anew, and Enter. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  await page.getByRole("textbox", { name: label, exact: true }).fill(text);
+  await page.keyboard.press("Enter");
+}
+
+/** Writes the job as PNG from the press, and gives back where the files lie, in order. */
+export async function writePng(page: Page, server: Server): Promise<string[]> {
+  await saved(page);
+  await page.getByRole("link", { name: "Print or export" }).click();
+  await page.getByRole("radio", { name: /^PNG/ }).click();
+  await page.getByRole("button", { name: /^Write (the file|\d+ sheets)$/ }).click();
+  await expect(
+    page
+      .getByRole("listitem")
+      .filter({ hasText: /Written: / })
+      .first(),
+  ).toBeVisible({
+    timeout: 90_000,
+  });
+  const out = join(server.data, "out");
+  return readdirSync(out)
+    .filter((name) => name.endsWith(".png"))
+    .sort()
+    .map((name) => join(out, name));
+}
 
 /** The part of the ticket with this title; choosing it opens its panel. */
 export const part = (page: Page, title: string) =>

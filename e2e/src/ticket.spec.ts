@@ -51,9 +51,10 @@ test("every part of the ticket can be changed right there, typed with units and 
   await page.getByRole("radio", { name: "In the top left corner" }).click();
   await page.keyboard.press("Escape");
   await cell(page, 1).click();
-  await expect(page.getByText("15 left, 15 top")).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "From the left", exact: true })).toHaveValue("15");
+  await expect(page.getByRole("textbox", { name: "From the top", exact: true })).toHaveValue("15");
 
-  await part(page, "Slack").click();
+  await part(page, "Slack, bleed and safe zone").click();
   await type("Slack", "1");
   await page.keyboard.press("Escape");
   await part(page, "Where it is made").click();

@@ -30,5 +30,44 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("link", { name: "Download" })).toBeVisible();
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("press") });
+  await page.getByRole("link", { name: "Cut plan" }).click();
+  await expect(page.getByText(/passes of the knife/)).toBeVisible();
+  await page.screenshot({ path: docs("cuts") });
+
+  const openJob = async (name: RegExp) => {
+    await page.goto(server.address);
+    await page.getByRole("link", { name }).first().click();
+    await page.getByRole("region", { name: "Ticket" }).waitFor();
+    await page.waitForLoadState("networkidle");
+  };
+  await openJob(/^Open Portrait sets/);
+  await part(page, "Sizes and numbers").click();
+  await page.screenshot({ path: docs("mixed") });
+  await page.keyboard.press("Escape");
+  await part(page, "Papers").click();
+  await page.getByText("Change the first paper").click();
+  await page.getByRole("button", { name: /^Compare papers/ }).click();
+  await expect(page.getByText(/^This ticket on \d+ papers\.$/)).toBeVisible({ timeout: 60_000 });
+  await page.screenshot({ path: docs("papers") });
+
+  await openJob(/^Open Season album/);
+  await part(page, "How the sheet is divided").click();
+  await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });
+  await page.screenshot({ path: docs("collage") });
+
+  await openJob(/^Open Open-day strips/);
+  await page.getByRole("radio", { name: "Move cells" }).click();
+  await page.getByRole("button", { name: "Rulers" }).click();
+  const box = (await cell(page, 4).boundingBox())!;
+  await page.mouse.move(box.x + 60, box.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 64, box.y + 49, { steps: 4 });
+  await page.screenshot({ path: docs("placing") });
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+
+  await page.goto(`${server.address}/patterns`);
+  await expect(page.getByRole("heading", { name: /Eight badges/ })).toBeVisible();
+  await page.screenshot({ path: docs("patterns") });
   await server.kill();
 });

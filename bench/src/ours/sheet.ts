@@ -1,12 +1,12 @@
 /** Ours: the sheet of the first job from a 24-megapixel photo, in a process of its own like the bare script. */
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { applyEdit, arrange, freshCopiesJob } from "@wide-quilt/core";
+import { applyEdit, arrange, freshJob } from "@wide-quilt/core";
 import { encodeSheet, paintSheet } from "@wide-quilt/painters";
 import { HEIGHT, WIDTH } from "../samples.ts";
 
 const [folder, photo] = process.argv.slice(2) as [string, string];
-const job = applyEdit(freshCopiesJob("Bench"), { do: "add photos", photos: [{ id: "p", name: "p" }] });
+const job = applyEdit(freshJob("copies", "Bench"), { do: "add photos", photos: [{ id: "p", name: "p" }] });
 const start = performance.now();
 const [plan] = arrange(job, { p: { width: WIDTH, height: HEIGHT } });
 const file = await encodeSheet(await paintSheet(plan!, () => photo), 300, { format: "jpeg", quality: 92 });
