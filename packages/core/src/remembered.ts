@@ -1,18 +1,18 @@
-/** Answers kept for one computation. */
-const MOST_ANSWERS = 60;
-
 /**
  * The same pure computation, but its last answers are kept by what was asked: while a photo is dragged the whole job
  * is laid out again sixty times a second, and a search of 50 ms must not be made each time.
  */
-export function remembered<Q, A>(compute: (question: Q) => A): (question: Q) => A {
+export function remembered<Q extends unknown[], A>(
+  compute: (...question: Q) => A,
+  most = 60,
+): (...question: Q) => A {
   const answers = new Map<string, A>();
-  return (question) => {
+  return (...question) => {
     const key = JSON.stringify(question);
     const known = answers.get(key);
     if (known !== undefined) return known;
-    const answer = compute(question);
-    if (answers.size >= MOST_ANSWERS) answers.delete(answers.keys().next().value!);
+    const answer = compute(...question);
+    if (answers.size >= most) answers.delete(answers.keys().next().value!);
     answers.set(key, answer);
     return answer;
   };

@@ -58,7 +58,11 @@ export const SheetPicture = memo(function SheetPicture({
         {painted.map(({ looks }, layer) =>
           looks.map(({ picture, window }, i) => (
             <clipPath key={`${layer} ${i}`} id={`${id}${layer}-${i}`}>
-              <rect {...onPicture(grown(window, softEdge), picture)} />
+              <rect
+                {...(picture.level === 0
+                  ? onPicture(grown(window, softEdge), picture)
+                  : grown(window, softEdge))}
+              />
             </clipPath>
           )),
         )}
@@ -66,7 +70,7 @@ export const SheetPicture = memo(function SheetPicture({
       <rect width={paper.width} height={paper.height} fill="#fff" />
       {painted.map(({ cells, looks }, layer) => (
         <Fragment key={layer}>
-          {looks.map(({ photoId, picture, cells: alike }, i) => {
+          {looks.map(({ photoId, picture, middle, cells: alike }, i) => {
             const { transform, width, height } = pictureAttributes(picture);
             const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
             return alike.map((cell) => (
@@ -74,7 +78,9 @@ export const SheetPicture = memo(function SheetPicture({
                 key={cell.key}
                 href={href}
                 clip={`url(#${id}${layer}-${i})`}
-                transform={`${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y}) ${transform}`}
+                place={`${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y})`}
+                level={picture.level === 0 ? "" : `rotate(${picture.level} ${middle.x} ${middle.y}) `}
+                transform={transform}
                 width={width}
                 height={height}
               />
@@ -82,6 +88,7 @@ export const SheetPicture = memo(function SheetPicture({
           })}
           {cellsAs === "places" && <Places cells={cells} paper={paper} />}
           {outlines(cells)}
+          {captions(cells)}
         </Fragment>
       ))}
       {marks.length > 0 && (
@@ -99,14 +106,26 @@ export const SheetPicture = memo(function SheetPicture({
 interface CellImageProps {
   href: string;
   clip: string;
+  /** Where the cell is, how the photo is levelled in it, and how the photo lies then. */
+  place: string;
+  level: string;
   transform: string;
   width: number;
   height: number;
 }
 
 /** One cell's photo; of hundreds only those are drawn anew that changed. */
-const CellImage = memo(function CellImage({ clip, ...image }: CellImageProps) {
-  return <image preserveAspectRatio="none" clipPath={clip} {...image} />;
+const CellImage = memo(function CellImage({ clip, place, level, transform, ...image }: CellImageProps) {
+  if (level === "")
+    return (
+      <image preserveAspectRatio="none" clipPath={clip} transform={`${place} ${transform}`} {...image} />
+    );
+  // The window stays upright while the photo turns behind it.
+  return (
+    <g clipPath={clip} transform={place}>
+      <image preserveAspectRatio="none" transform={`${level}${transform}`} {...image} />
+    </g>
+  );
 });
 
 /** Cells as bare shapes; the more cells, the thinner the lines between them. */
@@ -141,6 +160,27 @@ function outlines(cells: readonly CellPlan[]): ReactNode {
   );
 }
 
+/** The names under cells, in the font and the colour that they are printed in. */
+function captions(cells: readonly CellPlan[]): ReactNode {
+  return cells.flatMap((cell) => {
+    if (!cell.caption) return [];
+    const { box, size, turn, text } = cell.caption;
+    const middle = `translate(${box.x + box.width / 2} ${box.y + box.height / 2})`;
+    return (
+      <text
+        key={cell.key}
+        transform={`${tilt(cell)}${middle} rotate(${turn})`}
+        y={0.35 * size}
+        fontSize={size}
+        textAnchor="middle"
+        fill="#20242c"
+      >
+        {text}
+      </text>
+    );
+  });
+}
+
 const frame = ({ finished: { x, y, width, height } }: CellPlan): string =>
   `M${x} ${y}h${width}v${height}h${-width}z`;
 
@@ -153,17 +193,19 @@ interface Look {
   photoId: string;
   picture: Picture;
   window: Rect;
+  /** The middle of what the photo covers. */
+  middle: { x: number; y: number };
   cells: CellPlan[];
 }
 
 function looksOf(cells: readonly CellPlan[]): Look[] {
   const looks = new Map<string, Look>();
   for (const cell of cells) {
-    const { picture, photo, finished, image, shot } = cell;
-    if (!picture || photo === null) continue;
+    const { picture, paints, finished, image, cover, shot } = cell;
+    if (!picture || paints === null) continue;
     const key = [
       shot,
-      photo,
+      paints,
       picture.turn,
       finished.width,
       finished.height,
@@ -184,9 +226,10 @@ function looksOf(cells: readonly CellPlan[]): Look[] {
     });
     const placed = moved(picture.placed);
     looks.set(key, {
-      photoId: photo,
+      photoId: paints,
       picture: { ...picture, placed },
       window: moved(image),
+      middle: { x: cover.x - finished.x + cover.width / 2, y: cover.y - finished.y + cover.height / 2 },
       cells: [cell],
     });
   }

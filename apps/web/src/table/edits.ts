@@ -1,4 +1,4 @@
-import { applyEdit, keepPacking, mixedQuestion, readJob, type JobEdit } from "@wide-quilt/core";
+import { applyEdit, keepPacking, kindOf, readJob, type JobEdit } from "@wide-quilt/core";
 import { server } from "../api/client.ts";
 import { NoAnswer, sentenceOf, ServerProblem } from "../api/problem.ts";
 import type { Dispatch, State } from "../app/store.ts";
@@ -57,7 +57,7 @@ export const edit =
     if (packs && step) dispatch(findPacking(step));
   };
 
-/** Edits after which mixed sizes may be packed on fewer sheets. */
+/** Edits after which pieces may be packed on fewer sheets. */
 const PACKED: ReadonlySet<JobEdit["do"]> = new Set([
   "ticket",
   "sheet",
@@ -66,18 +66,19 @@ const PACKED: ReadonlySet<JobEdit["do"]> = new Set([
   "remove photo",
 ]);
 
-/** Looks for a better arrangement of mixed sizes; what is found is shown as it comes. */
+/** Looks for a better arrangement of packed pieces; what is found is shown as it comes. */
 const findPacking =
   (gesture: string): Thunk =>
   (dispatch, getState) => {
     const { job, photos } = getState().openJob;
-    if (job?.ticket.kind !== "mixed") return;
-    const { question } = mixedQuestion(job, job.ticket, photos);
+    const packed = job && kindOf(job).packing(job, photos);
+    if (!packed) return;
+    const { question } = packed;
     dispatch(searched(true));
     searchPacking(question, (packing, done) => {
       if (done) dispatch(searched(false));
       const now = getState().openJob.job;
-      if (!packing || now?.ticket.kind !== "mixed" || getState().openJob.id === null) return;
+      if (!packing || !now || !kindOf(now).packing(now, photos) || getState().openJob.id === null) return;
       const change: JobEdit = { do: "ticket", change: { packing: keepPacking(question, packing) } };
       dispatch(edited({ id: crypto.randomUUID(), gesture, edit: change }));
       void dispatch(send());

@@ -6,6 +6,7 @@ import { collageCrop } from "./rules/collageCrop.ts";
 import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
+import { faces } from "./rules/faces.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
 import { paperEdge } from "./rules/paperEdge.ts";
 import { resolution } from "./rules/resolution.ts";
@@ -18,6 +19,7 @@ const RULES: readonly Rule[] = [
   tooLarge,
   sheetPixels,
   emptyCells,
+  faces,
   paperEdge,
   resolution,
   cropLoss,

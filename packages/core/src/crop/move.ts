@@ -15,7 +15,11 @@ export interface Hold {
 export function dragged(hold: Hold, dx: number, dy: number): Shot {
   const shot = movable(hold.shot);
   const { placed } = placePicture(hold.photo, hold.finished, hold.image, shot);
-  return settled({ ...hold, shot }, { ...shot, centre: centreOf(placed, hold.image, dx, dy) });
+  // What goes right on paper goes along a levelled photo's own slant.
+  const radians = (shot.level * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
+  const centre = centreOf(placed, hold.image, dx * cos + dy * sin, dy * cos - dx * sin);
+  return settled({ ...hold, shot }, { ...shot, centre });
 }
 
 /** The shot after scaling by a factor around the middle of the cell. */

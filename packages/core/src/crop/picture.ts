@@ -1,6 +1,6 @@
 import { area, overlap, type Rect, type Size } from "../geometry/index.ts";
 import { nearest, um, UM_PER_INCH } from "../length/index.ts";
-import type { Shot } from "../job/index.ts";
+import type { Sits } from "../job/index.ts";
 
 /** A quarter turn, degrees clockwise. */
 export type Quarter = 0 | 90 | 180 | 270;
@@ -13,9 +13,11 @@ export interface PixelSize {
 
 /** How a whole photo lies behind a cell: the part outside the cell's image rectangle is what is cropped. */
 export interface Picture {
-  /** Where the whole photo lies on the sheet, after its turn. */
+  /** Where the whole photo lies on the sheet, after its turn and before it is levelled. */
   placed: Rect;
   turn: Quarter;
+  /** Turned by this about the middle of what it covers, degrees clockwise. The cell itself stays upright. */
+  level: number;
   /** Share of the photo's area that is not on the finished piece, 0…1. */
   loss: number;
   /** Photo pixels per printed inch. */
@@ -37,34 +39,54 @@ export const turnedBy = (a: Quarter, b: Quarter): Quarter => ((a + b) % 360) as 
  *      │    │ └───────┘ │        │
  *      └────┴───────────┴────────┘     `centre` is the point of the photo at the middle of the piece
  */
-export function placePicture(photo: PixelSize, finished: Rect, image: Rect, shot: Shot): Picture {
+export function placePicture(photo: PixelSize, finished: Rect, image: Rect, shot: Sits): Picture {
   const turn = quarterFor(photo, image, shot);
   const lying = turn % 180 === 0 ? photo : { width: photo.height, height: photo.width };
-  const perPixel = umPerPixel(lying, image, shot);
+  const covered = leaning(image, shot.level);
+  const perPixel = umPerPixel(lying, covered, shot);
   const width = lying.width * perPixel;
   const height = lying.height * perPixel;
   const whole = shot.fit === "whole";
   let x = image.x + image.width / 2 - (whole ? 0.5 : shot.centre.x) * width;
   let y = image.y + image.height / 2 - (whole ? 0.5 : shot.centre.y) * height;
   if (shot.fit === "fill") {
-    x = clamp(x, image.x + image.width - width, image.x);
-    y = clamp(y, image.y + image.height - height, image.y);
+    x = clamp(x, covered.x + covered.width - width, covered.x);
+    y = clamp(y, covered.y + covered.height - height, covered.y);
   }
   const placed = fromEdges(x, y, x + width, y + height);
   const seen = overlap(placed, finished);
   return {
     placed,
     turn,
+    level: shot.level,
     loss: seen ? 1 - area(seen) / area(placed) : 1,
     ppi: UM_PER_INCH / perPixel,
   };
 }
 
+/**
+ * A rectangle as a photo sees it that was turned by `level` degrees about its middle: the upright box around the
+ * rectangle turned back. A photo covers the rectangle exactly when it covers this box.
+ *
+ *        ┌────╱╲──┐
+ *        │  ╱    ╲│     width = w · |cos| + h · |sin|
+ *        │╲      ╱│
+ *        └──╲──╱──┘
+ */
+export function leaning(rect: Rect, level: number): { x: number; y: number; width: number; height: number } {
+  if (level === 0) return rect;
+  const radians = (level * Math.PI) / 180;
+  const [cos, sin] = [Math.abs(Math.cos(radians)), Math.abs(Math.sin(radians))];
+  const width = rect.width * cos + rect.height * sin;
+  const height = rect.width * sin + rect.height * cos;
+  return { x: rect.x + (rect.width - width) / 2, y: rect.y + (rect.height - height) / 2, width, height };
+}
+
 /** The scale limits that keep a shot sensible: a filled cell is always covered. */
-export const leastScale = (shot: Pick<Shot, "fit">): number => (shot.fit === "fill" ? 1 : 0.05);
+export const leastScale = (shot: Pick<Sits, "fit">): number => (shot.fit === "fill" ? 1 : 0.05);
 
 /** Micrometres on paper of one photo pixel. */
-function umPerPixel(photo: PixelSize, image: Size, shot: Shot): number {
+function umPerPixel(photo: PixelSize, image: { width: number; height: number }, shot: Sits): number {
   const across = image.width / photo.width;
   const down = image.height / photo.height;
   switch (shot.fit) {
@@ -78,7 +100,7 @@ function umPerPixel(photo: PixelSize, image: Size, shot: Shot): number {
 }
 
 /** The turn that is asked for, or for “suit” the side that shows more of the photo. */
-function quarterFor(photo: PixelSize, image: Size, shot: Shot): Quarter {
+function quarterFor(photo: PixelSize, image: Size, shot: Sits): Quarter {
   if (shot.turn !== "suit") return shot.turn;
   const photoLies = photo.width > photo.height;
   const cellLies = image.width > image.height;

@@ -51,6 +51,10 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return turnToSuit(job);
     case "back to computed":
       return backToComputed(job, edit.cell);
+    case "faces":
+      return { ...job, faces: changed(job.faces, edit.faces) };
+    case "backdrops":
+      return { ...job, backdrops: changed(job.backdrops, edit.backdrops) };
     case "place":
       return placeCells(job, edit.cells);
     case "unplace":
@@ -70,6 +74,15 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
   }
 }
 
+/** Entries set, or taken out where the change says null. */
+function changed<T>(
+  entries: Readonly<Record<string, T>>,
+  change: Readonly<Record<string, T | null>>,
+): Record<string, T> {
+  const all = Object.entries<T | null>({ ...entries, ...change });
+  return Object.fromEntries(all.filter((entry): entry is [string, T] => entry[1] !== null));
+}
+
 /** Another kind of job: photos, paper, finish and cells that were added stay; the cells of the old layout go. */
 function become(job: Job, kind: Kind): Job {
   if (kind === job.ticket.kind) return job;
@@ -77,5 +90,6 @@ function become(job: Job, kind: Kind): Job {
   const cells = Object.fromEntries(Object.entries(job.cells).filter(([key]) => isOwn(key)));
   const kept = new Set(Object.values(cells).map(({ shot }) => String(shot)));
   const shots = Object.fromEntries(Object.entries(job.shots).filter(([number]) => kept.has(number)));
-  return { ...job, ticket: fresh, cells, shots };
+  const next = { ...job, ticket: fresh, cells, shots };
+  return { ...next, ticket: kindNamed(kind).withPhotos(next, job.stash) };
 }

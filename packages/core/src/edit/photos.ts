@@ -5,19 +5,21 @@ import { kindOf } from "../kinds/index.ts";
 export function addPhotos(job: Job, photos: readonly PhotoRef[]): Job {
   const known = new Set(job.stash.map((photo) => photo.id));
   const added = photos.filter(({ id }) => !known.has(id) && known.add(id));
-  return added.length === 0 ? job : renewed({ ...job, stash: [...job.stash, ...added] });
+  if (added.length === 0) return job;
+  return renewed({ ...job, stash: [...job.stash, ...added], ticket: kindOf(job).withPhotos(job, added) });
 }
 
 /** Takes a photo out of the stash and out of every cell that shows it. */
 export function removePhoto(job: Job, photo: PhotoId): Job {
   const at = job.stash.findIndex(({ id }) => id === photo);
   const stash = job.stash.filter(({ id }) => id !== photo);
-  const ticket = withLines(job.ticket, photo, null);
+  const ticket = kindOf(job).withoutPhoto(job, photo, null);
   const own = shotsWhere(job, (shot) => shot.photo !== photo);
-  if (at === -1 || !kindOf(job).followsStash(job)) return renewed({ ...job, stash, ticket, shots: own });
+  if (at === -1 || !kindOf(job).followsStash(job))
+    return renewed({ ...without(job, photo), stash, ticket, shots: own });
   // The cell goes with its photo, and what was set by hand on later ones moves up with them.
   const numbers = new Map(job.stash.map((_, i) => [i + 1, i < at ? i + 1 : i === at ? null : i]));
-  return renewed(renumbered({ ...job, stash, ticket, shots: own }, numbers));
+  return renewed(renumbered({ ...without(job, photo), stash, ticket, shots: own }, numbers));
 }
 
 export function movePhoto(job: Job, photo: PhotoId, to: number): Job {
@@ -42,15 +44,15 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
       shot.photo === photo ? { ...shot, photo: to.id } : shot,
     ]),
   );
-  const ticket = withLines(job.ticket, photo, to.id);
-  return renewed({ ...job, stash, shots, ticket });
+  const ticket = kindOf(job).withoutPhoto(job, photo, to);
+  return renewed({ ...without(job, photo), stash, shots, ticket });
 }
 
-/** The ticket with another photo, or none, in the lines of mixed sizes that show one. */
-function withLines(ticket: Job["ticket"], photo: PhotoId, to: PhotoId | null): Job["ticket"] {
-  if (ticket.kind !== "mixed") return ticket;
-  const pieces = ticket.pieces.map((line) => (line.photo === photo ? { ...line, photo: to } : line));
-  return { ...ticket, pieces };
+/** The job without what was said of a photo: where the head is in it, and what stands behind. */
+function without(job: Job, photo: PhotoId): Job {
+  const { [photo]: _face, ...faces } = job.faces;
+  const { [photo]: _backdrop, ...backdrops } = job.backdrops;
+  return { ...job, faces, backdrops };
 }
 
 /** An arrangement of other photos than these is looked for anew. */

@@ -36,6 +36,8 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   "share shot": "shot number",
   "turn to suit": "turning photos where it helps",
   "back to computed": "back to computed",
+  faces: "where heads are",
+  backdrops: "background",
   unplace: "back to the layout",
   "bring back": "bringing cells back",
   "add sheet": "adding a sheet",
@@ -56,4 +58,9 @@ const PARTS: Record<string, string> = {
   trim: "finished sheet",
   safe: "safe zone",
   way: "kind of collage",
+  people: "people",
+  rule: "rule",
+  rules: "rules",
+  names: "names",
+  sheets: "sheets",
 };

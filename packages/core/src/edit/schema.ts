@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { backdropSchema } from "../backdrop/schema.ts";
+import { faceSchema } from "../portrait/face.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
 import {
   cellSchema,
@@ -45,6 +47,10 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("turn to suit") }),
   /** Gives the photo of one cell, and how it sits, back to what the layout would put there. */
   z.strictObject({ do: z.literal("back to computed"), cell }),
+  /** Says where the heads are in photos; null forgets it. */
+  z.strictObject({ do: z.literal("faces"), faces: z.record(photo, faceSchema.nullable()) }),
+  /** Puts something else behind people; null gives the photo its own background back. */
+  z.strictObject({ do: z.literal("backdrops"), backdrops: z.record(photo, backdropSchema.nullable()) }),
   /** Puts cells where a hand has them; a computed cell stays there through later changes of the ticket. */
   z.strictObject({
     do: z.literal("place"),

@@ -12,7 +12,7 @@ export {
   type Shot,
   type Turn,
 } from "./schema.ts";
-export { COMPUTED_SHOT, isByHand, shotByNumber } from "./shots.ts";
+export { COMPUTED_SHOT, isByHand, shotByNumber, type Sits } from "./shots.ts";
 export { printerOfJob } from "./printer.ts";
 export { jobJsonSchema, readJob, type JobFault, type JobReading } from "./read.ts";
 export { isAddedSheet, sheetOrder } from "./sheetOrder.ts";

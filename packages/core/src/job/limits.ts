@@ -10,6 +10,8 @@ export interface LengthRange {
 export const LIMITS = {
   /** A side of a finished piece. */
   piece: { least: mm(3), most: mm(3000) },
+  /** A figure of a document-photo rule. */
+  measure: { least: um(0), most: mm(1000) },
   /** A side of a paper. */
   paper: { least: mm(20), most: mm(5000) },
   gap: { least: um(0), most: mm(500) },
@@ -27,6 +29,9 @@ export const LIMITS = {
   /** Pieces, lines and papers of one job of mixed sizes. */
   pieces: 2000,
   lines: 500,
+  /** People and rules of one job of portraits. */
+  people: 500,
+  rules: 60,
   papers: 12,
   /** Rows or columns of a collage, and cells in each. */
   strips: { least: 1, most: 60 },

@@ -15,6 +15,14 @@ const STEPS: Record<number, (job: Values) => Values> = {
       ticket: { ...ticket, turnPieces: turnPieces === true ? "all" : "never", cuts: "straight" },
       sheet: { ...(job.sheet as Values), trim: null, bleed: 0, safe: 0, enlarged: 0, facing: false },
       sheets: { order: [], gone: [] },
+      shots: Object.fromEntries(
+        Object.entries((job.shots ?? {}) as Values).map(([number, shot]) => [
+          number,
+          { ...(shot as Values), level: 0 },
+        ]),
+      ),
+      faces: {},
+      backdrops: {},
     };
   },
 };

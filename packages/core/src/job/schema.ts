@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { ticketSchema } from "../kinds/tickets.ts";
 import { LIMITS } from "./limits.ts";
+import { backdropSchema } from "../backdrop/schema.ts";
+import { faceSchema } from "../portrait/face.ts";
 import { colour, edges, length, name, paper, photoId, shotNumber, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
@@ -71,6 +73,11 @@ export const shotSchema = z.strictObject({
   turn: z
     .union([z.literal("suit"), z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
     .describe("Degrees clockwise, or “suit” to lie on its side where that shows more of the photo"),
+  level: z
+    .number()
+    .min(-45, "must be at least −45°")
+    .max(45, "must be at most 45°")
+    .describe("Turned by this about the middle of its cell, to level eyes or a horizon; degrees clockwise"),
 });
 
 /** A computed sheet by its number, an added one as a1, a2 … */
@@ -110,6 +117,8 @@ export const jobSchema = z
     shots: z
       .record(z.string().regex(/^[1-9]\d{0,3}$/), shotSchema)
       .describe("By shot number: cells of one number always show the same photo in the same way"),
+    faces: z.record(photoId, faceSchema).describe("By photo: where the head is in it"),
+    backdrops: z.record(photoId, backdropSchema).describe("By photo: what stands behind the person instead"),
     cells: z
       .record(z.string().min(1).max(40), cellSchema)
       .describe("By cell: what was set by hand against the computed layout, and cells added by hand"),

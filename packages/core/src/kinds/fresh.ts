@@ -40,6 +40,8 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
     },
     stash: [],
     shots: {},
+    faces: {},
+    backdrops: {},
     cells: {},
     sheets: { order: [], gone: [] },
   };

@@ -6,18 +6,28 @@ import { free } from "./free/index.ts";
 import type { JobKind } from "./kind.ts";
 import type { Layout } from "./layout.ts";
 import { mixed } from "./mixed/index.ts";
+import { portraits } from "./portraits/index.ts";
 import { single } from "./single/index.ts";
 import type { Kind } from "./tickets.ts";
 
 export type { FreshFrom, JobKind, TicketPart, TicketWords } from "./kind.ts";
 export type { LaidCell, LaidSheet, Layout, LayoutSums } from "./layout.ts";
-export type { Kind, MixedPiece, Ticket, TicketChange, TicketOf } from "./tickets.ts";
+export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { finishedSheet, layoutArea, waysToLie } from "./area.ts";
-export { heightOf, keepPacking, mixedQuestion } from "./mixed/index.ts";
+export { heightOf } from "./mixed/index.ts";
+export { keepPacking, type PackedQuestion } from "./packed/index.ts";
+export {
+  baseName,
+  personName,
+  quantityOf,
+  readPeople,
+  ruleFor,
+  type PeopleReading,
+} from "./portraits/index.ts";
 export { OUTLINE_COLOURS } from "./say.ts";
 
 /** Every kind of job, in the order in which they are offered. */
-export const JOB_KINDS: readonly JobKind[] = [copies, mixed, single, collage, free];
+export const JOB_KINDS: readonly JobKind[] = [copies, portraits, mixed, single, collage, free];
 
 export function kindNamed(name: Kind): JobKind {
   const kind = JOB_KINDS.find((own) => own.name === name);

@@ -1,7 +1,9 @@
-import type { Job } from "../job/index.ts";
+import type { Job, PhotoRef } from "../job/index.ts";
 import type { Photos } from "../plan/index.ts";
 import type { Um } from "../length/index.ts";
+import type { DocumentRule } from "../rules/index.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
+import type { PackedQuestion } from "./packed/index.ts";
 import type { Kind, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 
 /** A part of the ticket: plain words, or a figure that can be changed, named after its control. */
@@ -40,6 +42,16 @@ export interface KindOf<K extends Kind> {
   followsStash(ticket: TicketOf<K>): boolean;
   /** What “in all cells” changes in the ticket, where photos stand in it. */
   showInAll?(ticket: TicketOf<K>, photo: string): TicketChange;
+  /** What it asks the packing, where its cells are packed; an arrangement that was searched for is then kept in it. */
+  packing?(job: Job, ticket: TicketOf<K>, photos: Photos): PackedQuestion | null;
+  /** The document-photo rule that the cells of a shot have to meet; their photos are placed by it. */
+  ruleOf?(ticket: TicketOf<K>, shot: number): DocumentRule | null;
+  /** The ticket once photos were added to the job, where it lists them. */
+  withPhotos?(ticket: TicketOf<K>, added: readonly PhotoRef[]): TicketOf<K>;
+  /** The ticket once a photo of the job is another one, or gone, where it names photos. */
+  withoutPhoto?(ticket: TicketOf<K>, photo: string, to: PhotoRef | null): TicketOf<K>;
+  /** The ticket as it is kept for other photos. */
+  withoutPhotos?(ticket: TicketOf<K>): TicketOf<K>;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
   marks: "corner ticks" | "none";
 }
@@ -47,13 +59,27 @@ export interface KindOf<K extends Kind> {
 /** The same for whoever does not know which kind it is. */
 export interface JobKind extends Omit<
   KindOf<Kind>,
-  "fresh" | "layOut" | "say" | "followsStash" | "showInAll"
+  | "fresh"
+  | "layOut"
+  | "say"
+  | "followsStash"
+  | "showInAll"
+  | "packing"
+  | "ruleOf"
+  | "withPhotos"
+  | "withoutPhoto"
+  | "withoutPhotos"
 > {
   fresh(from: FreshFrom): Ticket;
   layOut(job: Job, photos: Photos): Layout;
   say(job: Job, words: TicketWords, sums: LayoutSums): TicketPart[];
   followsStash(job: Job): boolean;
   showInAll(job: Job, photo: string): TicketChange | null;
+  packing(job: Job, photos: Photos): PackedQuestion | null;
+  ruleOf(job: Job, shot: number): DocumentRule | null;
+  withPhotos(job: Job, added: readonly PhotoRef[]): Ticket;
+  withoutPhoto(job: Job, photo: string, to: PhotoRef | null): Ticket;
+  withoutPhotos(job: Job): Ticket;
 }
 
 /** Registers a kind: jobs that come to it have its ticket. */
@@ -65,5 +91,10 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     say: (job, words, sums) => own.say(job, ticket(job), words, sums),
     followsStash: (job) => own.followsStash(ticket(job)),
     showInAll: (job, photo) => own.showInAll?.(ticket(job), photo) ?? null,
+    packing: (job, photos) => own.packing?.(job, ticket(job), photos) ?? null,
+    ruleOf: (job, shot) => own.ruleOf?.(ticket(job), shot) ?? null,
+    withPhotos: (job, added) => own.withPhotos?.(ticket(job), added) ?? job.ticket,
+    withoutPhoto: (job, photo, to) => own.withoutPhoto?.(ticket(job), photo, to) ?? job.ticket,
+    withoutPhotos: (job) => own.withoutPhotos?.(ticket(job)) ?? job.ticket,
   };
 }

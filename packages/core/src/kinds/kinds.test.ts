@@ -5,7 +5,7 @@ import { mm } from "../length/index.ts";
 import { Packer } from "../pack/index.ts";
 import { paperById } from "../paper/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { freshJob, keepPacking, layOut, mixedQuestion, kindOf, type Kind } from "./index.ts";
+import { freshJob, keepPacking, layOut, kindOf, type Kind } from "./index.ts";
 
 const photos = {
   wide: { width: 6000, height: 4000 },
@@ -85,7 +85,7 @@ describe("mixed sizes", () => {
   it("keeps an arrangement that was searched for, as long as it is the answer to what is asked", () => {
     const job = make("mixed", paper("a4"), add("tall", "wide"), { do: "ticket", change: { pieces } });
     if (job.ticket.kind !== "mixed") throw new Error("not mixed");
-    const { question } = mixedQuestion(job, job.ticket, photos);
+    const { question } = kindOf(job).packing(job, photos)!;
     const packer = new Packer(question, 99);
     const kept = applyEdit(job, { do: "ticket", change: { packing: keepPacking(question, packer.best()) } });
     const places = packer.best().sheets[0]!.places.map(({ width, height }) => [width, height]);

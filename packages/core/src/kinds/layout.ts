@@ -25,6 +25,8 @@ export interface LaidCell {
   turn: Quarter;
   /** The photo that goes there unless another was put in by hand. */
   photo: PhotoId | null;
+  /** A name that is printed under the upright piece, outside its trim. */
+  caption?: string;
 }
 
 /** How the computed layout comes to its number of pieces, for the line of sums. */

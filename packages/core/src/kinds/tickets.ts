@@ -3,15 +3,17 @@ import { collageTicket } from "./collage/ticket.ts";
 import { copiesTicket } from "./copies/ticket.ts";
 import { freeTicket } from "./free/ticket.ts";
 import { mixedPiece, mixedTicket } from "./mixed/ticket.ts";
+import { person, portraitsTicket } from "./portraits/ticket.ts";
 import { singleTicket } from "./single/ticket.ts";
 
-const ALL = [copiesTicket, mixedTicket, singleTicket, collageTicket, freeTicket] as const;
+const ALL = [copiesTicket, portraitsTicket, mixedTicket, singleTicket, collageTicket, freeTicket] as const;
 
 export const ticketSchema = z.discriminatedUnion("kind", ALL);
 
 export type Ticket = z.infer<typeof ticketSchema>;
 export type Kind = Ticket["kind"];
 export type TicketOf<K extends Kind> = Extract<Ticket, { kind: K }>;
+export type Person = z.infer<typeof person>;
 export type MixedPiece = z.infer<typeof mixedPiece>;
 
 type Changes<T> = T extends Ticket ? Partial<Omit<T, "kind">> : never;

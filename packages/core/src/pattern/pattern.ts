@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { kindOf } from "../kinds/index.ts";
 import { COMPUTED_SHOT, readJob, type Job, type JobFault } from "../job/index.ts";
 
 /** Version of the pattern file that this program writes. The job inside has a version of its own. */
@@ -70,16 +71,5 @@ export function withoutPhotos(job: Job): Job {
       )
       .filter(([, shot]) => shot.fit !== COMPUTED_SHOT.fit || shot.turn !== COMPUTED_SHOT.turn),
   ) as Job["shots"];
-  return { ...job, stash: [], shots, ticket: ticketWithoutPhotos(job.ticket) };
-}
-
-function ticketWithoutPhotos(ticket: Job["ticket"]): Job["ticket"] {
-  switch (ticket.kind) {
-    case "mixed":
-      return { ...ticket, pieces: ticket.pieces.map((line) => ({ ...line, photo: null })), packing: null };
-    case "collage":
-      return { ...ticket, weights: {}, arrangement: null };
-    default:
-      return ticket;
-  }
+  return { ...job, stash: [], faces: {}, backdrops: {}, shots, ticket: kindOf(job).withoutPhotos(job) };
 }

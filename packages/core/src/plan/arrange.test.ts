@@ -123,11 +123,11 @@ describe("arrange, copies of one photo", () => {
     job = applyEdit(job, { do: "ticket", change: { turnPieces: "all" } });
     const before = only(job).cells[0]!;
     const { dx, dy } = onPiece(before, -2000, 0);
-    const shot = dragged(holdOf(job, photos, before)!, dx, dy);
+    const shot = dragged(holdOf(photos, before)!, dx, dy);
     const after = only(applyEdit(job, { do: "shot", shot: 1, change: shot })).cells[0]!;
     expect(after.picture!.placed.x - before.picture!.placed.x).toBe(-2000);
     expect(after.picture!.placed.y).toBe(before.picture!.placed.y);
-    expect(holdOf(job, {}, after)).toBeNull();
+    expect(holdOf({}, after)).toBeNull();
   });
 
   it("prints slack past the finished size, no further than the middle of the gap and the paper's edge", () => {

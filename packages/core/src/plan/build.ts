@@ -11,6 +11,7 @@ import {
 import { edgePx, nearest, um } from "../length/index.ts";
 import { cutMarks } from "../marks/index.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
+import { captionUnder } from "./caption.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
 import type { CellPlan, Photos, SheetPlan, Stroke } from "./types.ts";
@@ -152,10 +153,11 @@ function cellPlans(job: Job, photos: Photos, standing: readonly Standing[], edge
   const byHand = standing.some(({ place }) => place !== null);
   const rects = byHand ? standing.filter(({ place }) => !place?.angle).map(({ finished }) => finished) : [];
   const plans = standing.map((cell, i): CellPlan & { order: number } => {
-    const { key, shot, finished, turn, place } = cell;
+    const { key, shot, finished, turn, place, caption } = cell;
     const own = shotByNumber(job, shot);
     const photo = own.photo ?? cell.photo;
     const cover = coverOf(finished, job, edges);
+    const shown = pictureOf(shot, photo, { finished, cover, turn });
     const apart = byHand ? { neighbours: place?.angle ? [] : rects } : { gap: job.ticket.gap };
     return {
       key,
@@ -167,9 +169,15 @@ function cellPlans(job: Job, photos: Photos, standing: readonly Standing[], edge
       angle: place?.angle ?? 0,
       turn,
       photo,
-      picture: pictureOf(shot, photo, { finished, cover, turn }),
+      paints: photo === null ? null : (job.backdrops[photo]?.made ?? photo),
+      sits: shown.sits,
+      picture: shown.picture,
+      caption: caption === undefined ? null : captionUnder(finished, turn, caption),
       outline: job.finish.outline,
-      byHand: cell.otherShot || isByHand(own) || (follows && own.photo !== null && own.photo !== cell.photo),
+      byHand:
+        cell.otherShot ||
+        isByHand(shown.sits, shown.computed) ||
+        (follows && own.photo !== null && own.photo !== cell.photo),
       placed: place !== null,
       locked: place?.locked ?? false,
       order: place?.order ?? 0,

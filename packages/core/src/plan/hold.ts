@@ -1,14 +1,13 @@
 import type { Hold } from "../crop/index.ts";
-import { shotByNumber, type Job } from "../job/index.ts";
 import { uprightPiece } from "./piece.ts";
 import type { CellPlan, Photos } from "./types.ts";
 
 /** Takes hold of the photo in a cell, to move or scale it; null for a cell without one. */
-export function holdOf(job: Job, photos: Photos, cell: CellPlan): Hold | null {
+export function holdOf(photos: Photos, cell: CellPlan): Hold | null {
   const photo = cell.photo === null ? undefined : photos[cell.photo];
   if (!photo || !cell.picture) return null;
   const { finished, cover } = uprightPiece(cell);
-  return { photo, finished, image: cover, shot: { ...shotByNumber(job, cell.shot), photo: cell.photo } };
+  return { photo, finished, image: cover, shot: { ...cell.sits, photo: cell.photo } };
 }
 
 /**

@@ -1,8 +1,20 @@
-import { placePicture, turnedBy, type Picture } from "../crop/index.ts";
+import { placePicture, turnedBy, type Picture, type PixelSize } from "../crop/index.ts";
 import { onItsSide, type Rect } from "../geometry/index.ts";
-import { shotByNumber, type Job, type PhotoId } from "../job/index.ts";
+import {
+  COMPUTED_SHOT,
+  isByHand,
+  shotByNumber,
+  type Job,
+  type PhotoId,
+  type Shot,
+  type Sits,
+} from "../job/index.ts";
+import { kindOf } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
-import { uprightPiece } from "./piece.ts";
+import { placeFace, type Face } from "../portrait/index.ts";
+import { remembered } from "../remembered.ts";
+import type { DocumentRule } from "../rules/index.ts";
+import { uprightPiece, type UprightPiece } from "./piece.ts";
 import type { CellPlan, Photos } from "./types.ts";
 
 /**
@@ -10,25 +22,54 @@ import type { CellPlan, Photos } from "./types.ts";
  * the same to the micrometre wherever they lie.
  */
 export function pictures(job: Job, photos: Photos) {
-  const atOrigin = new Map<string, Picture | null>();
-  const place = (shot: number, id: PhotoId, cell: Piece): Picture | null => {
+  const atOrigin = new Map<string, Placed>();
+  const kind = kindOf(job);
+  const place = (shot: number, id: PhotoId, cell: Piece): Placed => {
+    const own = shotByNumber(job, shot);
     const facts = photos[id];
-    if (!facts) return null;
-    const { finished, cover } = uprightPiece(cell);
-    const picture = placePicture(facts, finished, cover, shotByNumber(job, shot));
-    return cell.turn % 180 === 0 ? picture : onItsSideToo(picture, finished.height);
+    if (!facts) return { picture: null, sits: own, computed: COMPUTED_SHOT };
+    const upright = uprightPiece(cell);
+    const computed = byRule(kind.ruleOf(job, shot), job.faces[id], facts, upright) ?? COMPUTED_SHOT;
+    const sits = isByHand(own) ? own : { ...own, ...computed };
+    const picture = placePicture(facts, upright.finished, upright.cover, sits);
+    return {
+      picture: cell.turn % 180 === 0 ? picture : onItsSideToo(picture, upright.finished.height),
+      sits,
+      computed,
+    };
   };
-  return (shot: number, id: PhotoId | null, cell: Piece): Picture | null => {
-    if (id === null) return null;
+  return (shot: number, id: PhotoId | null, cell: Piece): Placed => {
+    if (id === null) return { picture: null, sits: shotByNumber(job, shot), computed: COMPUTED_SHOT };
     const { finished, cover, turn } = cell;
     const [dx, dy] = [cover.x - finished.x, cover.y - finished.y];
     const key = `${shot} ${id} ${finished.width} ${finished.height} ${dx} ${dy} ${cover.width} ${cover.height} ${turn}`;
-    let picture = atOrigin.get(key);
-    if (picture === undefined) atOrigin.set(key, (picture = place(shot, id, cell)));
-    if (!picture) return null;
-    const { placed } = picture;
-    return { ...picture, placed: { ...placed, x: um(placed.x + finished.x), y: um(placed.y + finished.y) } };
+    let known = atOrigin.get(key);
+    if (known === undefined) atOrigin.set(key, (known = place(shot, id, cell)));
+    if (!known.picture) return known;
+    const { placed } = known.picture;
+    const there = { ...placed, x: um(placed.x + finished.x), y: um(placed.y + finished.y) };
+    return { ...known, picture: { ...known.picture, placed: there } };
   };
+}
+
+/** A photo in its cell: how it sits, how it would sit if nothing were set by hand, and where that puts it. */
+interface Placed {
+  picture: Picture | null;
+  sits: Shot;
+  computed: Sits;
+}
+
+/** How a face sits by its rule. Remembered: finding it takes milliseconds, and a plan is made at every step. */
+const placedByRule = remembered(placeFace, 1000);
+
+function byRule(
+  rule: DocumentRule | null,
+  face: Face | undefined,
+  { width, height }: PixelSize,
+  { finished, cover }: UprightPiece,
+): Sits | null {
+  if (!rule || !face) return null;
+  return placedByRule(face, { width, height }, { finished, cover }, rule)?.sits ?? null;
 }
 
 type Piece = Pick<CellPlan, "finished" | "cover" | "turn">;

@@ -1,6 +1,6 @@
 import type { Picture, Quarter } from "../crop/index.ts";
 import type { Edges, Rect, Size } from "../geometry/index.ts";
-import type { PhotoId, SheetSetup } from "../job/index.ts";
+import type { PhotoId, SheetSetup, Sits } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
 
 /** What the layout needs to know of a photo: its size in pixels after the turn its EXIF flag asks for. */
@@ -61,14 +61,30 @@ export interface CellPlan {
   /** The turn of the whole piece, its photo included. */
   turn: Quarter;
   photo: PhotoId | null;
+  /** What is painted: the photo, or the same with something else behind the person. */
+  paints: PhotoId | null;
+  /** How the photo sits, as set by hand or computed. */
+  sits: Sits;
   /** The photo behind the cell; null for an empty cell and for a photo that is missing. */
   picture: Picture | null;
+  /** A name under the upright piece, outside its trim. */
+  caption: Caption | null;
   outline: Line | null;
   /** Whether its photo, or how that sits, was set by hand. */
   byHand: boolean;
   /** Whether its place was set by hand. */
   placed: boolean;
   locked: boolean;
+}
+
+/** A line of text that is tilted and turned as its cell is. */
+export interface Caption {
+  text: string;
+  /** Where it stands, in the middle of: as the piece lies on the sheet. */
+  box: Rect;
+  /** Height of the font; the baseline is 0.35 of it below the middle of the box. */
+  size: Um;
+  turn: Quarter;
 }
 
 export interface Line {

@@ -10,6 +10,7 @@ import {
   type SheetPlan,
 } from "@wide-quilt/core";
 import type { PhotoFiles } from "../photo/files.ts";
+import { BASELINE, CAPTION_COLOUR, captionFont } from "../fonts.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { placing } from "./matrix.ts";
 import { embedPhoto } from "./photo.ts";
@@ -57,6 +58,7 @@ export async function paintPdf(
       for (const layer of layers(sheet)) {
         for (const cell of layer) await paintCell(doc, cell, pictures);
         for (const cell of layer) paintOutline(doc, cell);
+        for (const cell of layer) paintCaption(doc, cell);
       }
       paintMarks(doc, sheet);
       watch.progress?.({ what: "sheets", done: index + 1, of: sheets.length });
@@ -83,14 +85,16 @@ function setBoxes(doc: PDFKit.PDFDocument, { paper, trim, bleed }: SheetPlan): v
 }
 
 async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfPictures): Promise<void> {
-  const { image, picture, photo } = cell;
-  if (!picture || photo === null) return;
-  const { placed, turn } = picture;
+  const { image, cover, picture, paints } = cell;
+  if (!picture || paints === null) return;
+  const { placed, turn, level } = picture;
   const at = { x: pt(placed.x), y: pt(placed.y), width: pt(placed.width), height: pt(placed.height) };
-  const { opened, orientation } = await pictures.open(photo);
+  const { opened, orientation } = await pictures.open(paints);
   doc.save();
   tilt(doc, cell);
   doc.rect(pt(image.x), pt(image.y), pt(image.width), pt(image.height)).clip();
+  if (level !== 0)
+    doc.rotate(level, { origin: [pt(cover.x + cover.width / 2), pt(cover.y + cover.height / 2)] });
   doc.transform(...placing(orientation, turn, at));
   doc.image(opened as never, 0, 0, { width: 1, height: 1, ignoreOrientation: true } as never);
   doc.restore();
@@ -110,6 +114,22 @@ function paintOutline(doc: PDFKit.PDFDocument, cell: CellPlan): void {
     .rect(pt(finished.x), pt(finished.y), pt(finished.width), pt(finished.height))
     .lineWidth(pt(outline.width))
     .stroke(outline.colour);
+  doc.restore();
+}
+
+function paintCaption(doc: PDFKit.PDFDocument, cell: CellPlan): void {
+  const { caption } = cell;
+  if (!caption) return;
+  const { box, size, text, turn } = caption;
+  const [x, y] = [pt(box.x + box.width / 2), pt(box.y + box.height / 2)];
+  doc.save();
+  tilt(doc, cell);
+  if (turn !== 0) doc.rotate(turn, { origin: [x, y] });
+  doc.font(captionFont()).fontSize(pt(size)).fillColor(CAPTION_COLOUR);
+  doc.text(text, x - doc.widthOfString(text) / 2, y + BASELINE * pt(size), {
+    lineBreak: false,
+    baseline: "alphabetic",
+  });
   doc.restore();
 }
 

@@ -3,7 +3,9 @@ import { layers, pixelBox, toPx, type CellPlan, type Rect, type SheetPlan } from
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
+import { captionPixels } from "./caption.ts";
 import { decode, type Decoded } from "./decode.ts";
+import { levelled } from "./level.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
 import { seenPart, union, type Part } from "./part.ts";
 import { tilted } from "./tilt.ts";
@@ -27,12 +29,17 @@ export async function paintSheet(
       const photo = await decodeFor(looks, plan.ppi, files);
       const painted = new Map<string, Promise<Buffer>>();
       for (const { cell, rect } of looks) {
-        const box = pixelBox(rect, plan.ppi);
+        const isLevel = cell.picture!.level === 0;
+        const box = pixelBox(isLevel ? rect : cell.image, plan.ppi);
         if (box.width === 0 || box.height === 0) continue;
-        const crop = cropOf(photo, cell, plan.ppi, box);
+        const lying = isLevel ? box : pixelBox(rect, plan.ppi);
+        const crop = cropOf(photo, cell, plan.ppi, lying);
         const key = Object.values(crop).join();
         let pixels = painted.get(key);
         if (!pixels) painted.set(key, (pixels = resample(photo, crop)));
+        if (!isLevel) {
+          pixels = pixels.then((data) => levelled({ data, ...lying }, cell, box, plan.ppi));
+        }
         if (cell.angle === 0) copyOnto(sheet, await pixels, box);
         else blendOnto(sheet, await tilted(await pixels, box, cell, plan.ppi));
         watch.progress?.({ what: "cells", done: ++done, of: plan.cells.length });
@@ -42,6 +49,9 @@ export async function paintSheet(
       if (cell.angle !== 0) continue;
       for (const box of outlineBoxes(cell, plan.ppi)) fillBox(sheet, box, cell.outline!.colour);
     }
+  }
+  for (const cell of plan.cells) {
+    if (cell.caption) blendOnto(sheet, captionPixels(cell, cell.caption, plan.ppi));
   }
   for (const stroke of plan.marks) fillBox(sheet, strokeBox(stroke, plan.ppi), stroke.colour);
   return sheet;
@@ -61,7 +71,7 @@ function sameLooks(cells: readonly CellPlan[]): Look[][] {
     const seen = seenPart(cell);
     if (!seen || !cell.picture) continue;
     const { placed, turn } = cell.picture;
-    const key = `${cell.photo} ${turn} ${placed.width} ${placed.height}`;
+    const key = `${cell.paints} ${turn} ${placed.width} ${placed.height}`;
     const group = groups.get(key);
     if (group) group.push({ cell, ...seen });
     else groups.set(key, [{ cell, ...seen }]);
@@ -73,7 +83,7 @@ function decodeFor(looks: readonly Look[], ppi: number, files: PhotoFiles): Prom
   const { cell } = looks[0]!;
   const { placed, turn } = cell.picture!;
   const need = looks.map(({ part }) => part).reduce(union);
-  return decode(files(cell.photo!), turn, need, {
+  return decode(files(cell.paints!), turn, need, {
     width: toPx(placed.width, ppi),
     height: toPx(placed.height, ppi),
   });

@@ -1,4 +1,4 @@
-import { overlap, type CellPlan, type Quarter, type Rect } from "@wide-quilt/core";
+import { overlap, turnedAbout, um, type CellPlan, type Quarter, type Rect } from "@wide-quilt/core";
 
 /** A part of a photo as shares of its width and height: 0 is its left or upper edge, 1 its right or lower one. */
 export interface Part {
@@ -13,8 +13,9 @@ export const WHOLE: Part = { left: 0, top: 0, right: 1, bottom: 1 };
 export const areaOf = ({ left, top, right, bottom }: Part): number => (right - left) * (bottom - top);
 
 /** The part of a cell's photo, as it lies on the sheet, that is seen; null when the photo lies beside the cell. */
-export function seenPart({ image, picture }: CellPlan): { part: Part; rect: Rect } | null {
-  const rect = picture && overlap(image, picture.placed);
+export function seenPart(cell: CellPlan): { part: Part; rect: Rect } | null {
+  const { picture } = cell;
+  const rect = picture && overlap(seenBox(cell, picture.level), picture.placed);
   if (!rect) return null;
   const { x, y, width, height } = picture.placed;
   return {
@@ -26,6 +27,24 @@ export function seenPart({ image, picture }: CellPlan): { part: Part; rect: Rect
       bottom: (rect.y + rect.height - y) / height,
     },
   };
+}
+
+/**
+ * The box around a cell's image as its photo lies before it is levelled: the image turned back about the middle of what
+ * the photo covers.
+ */
+function seenBox({ image, cover }: CellPlan, level: number): Rect {
+  if (level === 0) return image;
+  const corners = [0, 1].flatMap((i) =>
+    [0, 1].map((j) =>
+      turnedAbout(cover, -level, { x: image.x + i * image.width, y: image.y + j * image.height }),
+    ),
+  );
+  const left = Math.floor(Math.min(...corners.map(({ x }) => x)));
+  const top = Math.floor(Math.min(...corners.map(({ y }) => y)));
+  const right = Math.ceil(Math.max(...corners.map(({ x }) => x)));
+  const bottom = Math.ceil(Math.max(...corners.map(({ y }) => y)));
+  return { x: um(left), y: um(top), width: um(right - left), height: um(bottom - top) };
 }
 
 export const union = (a: Part, b: Part): Part => ({

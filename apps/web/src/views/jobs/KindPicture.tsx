@@ -6,6 +6,16 @@ const INK = "#34409c";
 
 /** Cells of each kind's little sheet: x, y, width, height. */
 const CELLS: Record<Exclude<Kind, "copies">, readonly (readonly [number, number, number, number])[]> = {
+  portraits: [
+    [13, 12, 16, 20],
+    [31, 12, 16, 20],
+    [49, 12, 16, 20],
+    [67, 12, 16, 20],
+    [13, 35, 12, 16],
+    [27, 35, 12, 16],
+    [41, 35, 12, 16],
+    [55, 35, 12, 16],
+  ],
   mixed: [
     [12, 9, 30, 46],
     [44, 9, 20, 28],

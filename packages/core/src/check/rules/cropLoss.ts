@@ -1,6 +1,6 @@
 import { placePicture } from "../../crop/index.ts";
 import { writeNumber } from "../../length/index.ts";
-import { shotByNumber, type Turn } from "../../job/index.ts";
+import type { Turn } from "../../job/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf, shownShots, type ShownShot } from "../shots.ts";
 
@@ -46,10 +46,10 @@ function finding(shown: ShownShot, inspection: Inspection): Finding {
 }
 
 /** A quarter turn that brings the loss under the limit, if there is one and turning was not ruled out by hand. */
-function betterTurn({ shot, cells, picture }: ShownShot, { job, photos }: Inspection): Turn | null {
+function betterTurn({ cells, picture }: ShownShot, { photos }: Inspection): Turn | null {
   const cell = cells[0]!;
   const facts = cell.photo === null ? undefined : photos[cell.photo];
-  const current = shotByNumber(job, shot);
+  const current = { ...cell.sits, photo: cell.photo };
   if (!facts || current.turn !== 0 || cell.turn !== 0) return null;
   const turned = placePicture(facts, cell.finished, cell.cover, { ...current, turn: "suit" });
   return turned.loss < Math.min(picture.loss, MUCH_LOSS) ? "suit" : null;

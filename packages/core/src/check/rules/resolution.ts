@@ -1,6 +1,5 @@
 import { toPx, writeNumber } from "../../length/index.ts";
 import type { JobEdit } from "../../edit/index.ts";
-import { shotByNumber } from "../../job/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf, shownShots, type ShownShot } from "../shots.ts";
 
@@ -21,12 +20,12 @@ export const resolution: Rule = (inspection) => {
 /** Photos that are named one by one; of more than this it is said once. */
 const FEW = 3;
 
-function soft(shown: ShownShot, { job, words }: Inspection): Finding | null {
+function soft(shown: ShownShot, { words }: Inspection): Finding | null {
   const { ppi } = shown.picture;
   if (ppi >= SOFT_PPI) return null;
   const first = shown.cells[0]!;
   const needed = [first.image.width, first.image.height].map((side) => Math.ceil(toPx(side, SOFT_PPI)));
-  const { scale, fit } = shotByNumber(job, shown.shot);
+  const { scale, fit } = first.sits;
   const atFull = fit === "whole" ? ppi : ppi * scale;
   return {
     rule: "low-ppi",

@@ -27,5 +27,6 @@ export const collage = kind({
   }),
   layOut: layOutCollage,
   say: sayCollage,
+  withoutPhotos: (ticket) => ({ ...ticket, weights: {}, arrangement: null }),
   followsStash: ({ way }) => way === "whole" || way === "lines",
 });

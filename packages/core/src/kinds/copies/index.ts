@@ -6,8 +6,7 @@ import { sayCopies } from "./say.ts";
 export const copies = kind({
   name: "copies",
   title: "Copies of one photo",
-  about:
-    "Document photos, badges, prints for everyone: one size, as often as it fits or as often as you say.",
+  about: "Badges, gifts, prints for everyone: one size, as often as it fits or as often as you say.",
   paper: { id: "photo-10x15", letter: "photo-10x15" },
   marks: "corner ticks",
   fresh: ({ gap, letter }) => ({

@@ -1,6 +1,6 @@
 import { inch } from "../../length/index.ts";
 import { kind } from "../kind.ts";
-import { layOutMixed } from "./layout.ts";
+import { layOutMixed, mixedQuestion } from "./layout.ts";
 import { sayMixed } from "./say.ts";
 
 export const mixed = kind({
@@ -24,9 +24,18 @@ export const mixed = kind({
   }),
   layOut: layOutMixed,
   say: sayMixed,
+  packing: (job, ticket, photos) => mixedQuestion(job, ticket, photos),
+  withoutPhoto: (ticket, photo, to) => ({
+    ...ticket,
+    pieces: ticket.pieces.map((line) => (line.photo === photo ? { ...line, photo: to?.id ?? null } : line)),
+  }),
+  withoutPhotos: (ticket) => ({
+    ...ticket,
+    pieces: ticket.pieces.map((line) => ({ ...line, photo: null })),
+    packing: null,
+  }),
   followsStash: () => false,
   showInAll: ({ pieces }, photo) => ({ pieces: pieces.map((line) => ({ ...line, photo })) }),
 });
 
-export { keepPacking } from "./layout.ts";
-export { heightOf, mixedQuestion } from "./question.ts";
+export { heightOf } from "./layout.ts";

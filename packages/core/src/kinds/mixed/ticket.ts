@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { LIMITS } from "../../job/limits.ts";
 import { count, cuts, gap, length, paper, photoId, place, shotNumber } from "../../job/parts.ts";
+import { packing } from "../packed/packing.ts";
 
 /** Pieces of one size: a line of the list. */
 export const mixedPiece = z.strictObject({
@@ -12,25 +13,6 @@ export const mixedPiece = z.strictObject({
   quantity: count(LIMITS.quantity, "How many of them"),
   mayTurn: z.boolean().describe("Whether they may lie on their side"),
   photo: photoId.nullable().describe("The photo; null for the first of the job"),
-});
-
-/** An arrangement that was searched for, kept with what it was an answer to. */
-const packing = z.strictObject({
-  of: z.string().max(40).describe("What it is an answer to; for anything else it is not used"),
-  sheets: z
-    .array(
-      z.strictObject({
-        paper: z.int().min(0).max(100),
-        places: z
-          .array(
-            z
-              .tuple([z.int().min(0), z.int().min(0), z.int().min(0), z.boolean()])
-              .describe("Piece, x, y, whether it is turned"),
-          )
-          .max(LIMITS.pieces),
-      }),
-    )
-    .max(LIMITS.pieces),
 });
 
 /** The ticket of "mixed sizes". */

@@ -8,8 +8,7 @@ type Thunk = (dispatch: Dispatch, getState: () => State) => void;
 export const scalePhoto =
   (cell: CellPlan, factor: number, gesture: string): Thunk =>
   (dispatch, getState) => {
-    const { job, photos } = getState().openJob;
-    const hold = job && holdOf(job, photos, cell);
+    const hold = holdOf(getState().openJob.photos, cell);
     if (hold) dispatch(edit({ do: "shot", shot: cell.shot, change: scaled(hold, factor) }, gesture));
   };
 
@@ -17,8 +16,7 @@ export const scalePhoto =
 export const movePhoto =
   (cell: CellPlan, right: number, down: number, gesture: string): Thunk =>
   (dispatch, getState) => {
-    const { job, photos } = getState().openJob;
-    const hold = job && holdOf(job, photos, cell);
+    const hold = holdOf(getState().openJob.photos, cell);
     if (!hold) return;
     const { dx, dy } = onPiece(cell, right, down);
     dispatch(edit({ do: "shot", shot: cell.shot, change: dragged(hold, dx, dy) }, gesture));

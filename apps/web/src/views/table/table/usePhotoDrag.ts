@@ -37,8 +37,7 @@ export function usePhotoDrag(
       if (event.button !== 0 || !cell) return;
       dispatch(cellSelected(cell.key));
       (event.target as HTMLElement).focus({ preventScroll: true });
-      const { job, photos } = store.getState().openJob;
-      const hold = job && holdOf(job, photos, cell);
+      const hold = holdOf(store.getState().openJob.photos, cell);
       if (!hold) return;
       event.currentTarget.setPointerCapture(event.pointerId);
       drag.current = { cell, hold, from: { x: event.clientX, y: event.clientY }, edit: null };

@@ -58,6 +58,7 @@ export const LiePanel = panelOf("copies", ({ job, ticket, set, change }) => {
 export function PaperLiePanel({ job, change }: PanelProps) {
   const suits = {
     copies: "",
+    portraits: "",
     mixed: "",
     single: "As the photo does",
     collage: "To suit the photos",

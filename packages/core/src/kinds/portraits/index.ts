@@ -1,0 +1,44 @@
+import { ruleById } from "../../rules/index.ts";
+import { kind } from "../kind.ts";
+import { layOutPortraits, portraitsQuestion } from "./layout.ts";
+import { ruleFor, withoutPhoto, withPhotos } from "./people.ts";
+import { sayPortraits } from "./say.ts";
+
+/** Document photos: one person or many, each by a rule. */
+export const portraits = kind({
+  name: "portraits",
+  title: "Document photos",
+  about: "One person or many, each head measured against the rule of the office that wants the photo.",
+  paper: { id: "photo-10x15", letter: "photo-10x15" },
+  marks: "corner ticks",
+  fresh: ({ gap, letter }) => {
+    const rule = ruleById(letter ? "us-passport" : "icao-portrait");
+    return {
+      kind: "portraits",
+      rule: rule.id,
+      rules: [rule],
+      copies: letter ? 4 : 8,
+      people: [],
+      names: false,
+      sheets: "packed",
+      gap,
+      place: "centred",
+      cuts: "straight",
+      packing: null,
+    };
+  },
+  layOut: (job, ticket) => layOutPortraits(job, ticket),
+  say: sayPortraits,
+  packing: (job, ticket) => (ticket.sheets === "packed" ? portraitsQuestion(job, ticket) : null),
+  ruleOf: (ticket, shot) => {
+    const someone = ticket.people.find((one) => one.shot === shot);
+    return someone ? ruleFor(ticket, someone) : null;
+  },
+  withPhotos,
+  withoutPhoto,
+  withoutPhotos: (ticket) => ({ ...ticket, people: [], packing: null }),
+  followsStash: () => false,
+});
+
+export { baseName, personName, quantityOf, ruleFor } from "./people.ts";
+export { readPeople, type PeopleReading } from "./list.ts";

@@ -1,0 +1,46 @@
+import type { Job } from "../../job/index.ts";
+import { writeSize } from "../../length/index.ts";
+import { ruleTitle } from "../../rules/index.ts";
+import type { TicketPart, TicketWords } from "../kind.ts";
+import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
+import type { TicketOf } from "../tickets.ts";
+import { quantityOf, ruleFor } from "./people.ts";
+
+/** Put 8 each of 3 people by the rule “Germany, passport”, 35 × 45 mm, on 10 × 15 cm paper, packed … */
+export function sayPortraits(job: Job, ticket: TicketOf<"portraits">, words: TicketWords): TicketPart[] {
+  const write = writing(job, words);
+  const { people } = ticket;
+  const even = people.every((someone) => quantityOf(ticket, someone) === ticket.copies);
+  const pieces = people.reduce((sum, someone) => sum + quantityOf(ticket, someone), 0);
+  const rule = ruleFor(ticket, undefined);
+  const others = new Set(people.map((someone) => ruleFor(ticket, someone).id).filter((id) => id !== rule.id))
+    .size;
+  return [
+    { text: "Put " },
+    { control: "perPerson", text: even ? `${ticket.copies} each` : `${pieces} pieces` },
+    { text: " of " },
+    { control: "people", text: people.length === 1 ? "one person" : `${people.length} people` },
+    { text: " by the rule " },
+    { control: "rule", text: ruleTitle(rule) },
+    { text: ", " },
+    { text: writeSize(rule.size, write) },
+    { text: `${others > 0 ? `, and ${others} other ${others === 1 ? "rule" : "rules"}` : ""}, on ` },
+    ...sayPaper(job),
+    ...sayTrim(job, write),
+    { text: ", " },
+    {
+      control: "personSheets",
+      text: ticket.sheets === "packed" ? "packed together" : "sheets of their own for each",
+    },
+    { text: ", " },
+    { control: "names", text: ticket.names ? "with names" : "without names" },
+    { text: ", " },
+    ...sayGap(job, write),
+    { text: " and " },
+    { control: "place", text: ticket.place === "centred" ? "centred" : `at the ${ticket.place}` },
+    ...sayInside(job, write),
+    { text: ", to be freed by " },
+    { control: "cuts", text: ticket.cuts === "straight" ? "straight cuts" : "cuts of any kind" },
+    ...sayFinish(job, words),
+  ];
+}

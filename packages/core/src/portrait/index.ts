@@ -1,0 +1,5 @@
+export * from "./face.ts";
+export * from "./place.ts";
+export * from "./measure.ts";
+export * from "./advise.ts";
+export { crownFor, eyesOffLevel } from "./upright.ts";
