@@ -32,6 +32,12 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
       if (error instanceof BadPhoto) throw new Said(`${path}: ${error.message}`);
       throw error;
     }
+    // What stands behind a person was made from the photo: a file of its own, known by its content alone.
+    const made = job.backdrops[id]?.made;
+    if (made === undefined) continue;
+    const other = byHash.get(made);
+    if (other === undefined) found.missing.push(`${name} with its other background`);
+    else found.paths[made] = other;
   }
   return found;
 }
@@ -46,7 +52,8 @@ async function hashes(job: Job, folder: string): Promise<Map<string, string>> {
   }
   const files = entries.filter((entry) => entry.isFile()).map(({ name }) => name);
   const known = new Map<string, string>();
-  if (job.stash.every(({ name }) => files.includes(name))) return known;
+  const bare = Object.keys(job.backdrops).length === 0;
+  if (bare && job.stash.every(({ name }) => files.includes(name))) return known;
   for (const name of files) {
     const path = join(folder, name);
     known.set(

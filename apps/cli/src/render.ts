@@ -1,7 +1,7 @@
 import { writeFile } from "node:fs/promises";
 import { basename, dirname, extname, join } from "node:path";
-import { applyEdit, arrange, check, type Job } from "@wide-quilt/core";
-import { encodeSheet, fileNames, paintPdf, paintSheet, writeWhole } from "@wide-quilt/painters";
+import { applyEdit, arrange, check, outputFiles, type Job } from "@wide-quilt/core";
+import { encodeSheet, fileNames, ownNames, paintPdf, paintSheet, writeWhole } from "@wide-quilt/painters";
 import type { FoundPhotos } from "./photoFolder.ts";
 import { Said } from "./said.ts";
 
@@ -26,16 +26,27 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
   if (sheets.length === 0)
     throw new Said(check(wanted, photos.records, sheets)[0]?.sentence ?? "There is no sheet.");
   const fileOf = (id: string) => photos.paths[id]!;
-  const count = ending === "pdf" ? 1 : sheets.length;
-  const names = fileNames(basename(out, extname(out)), ending, count, () => false);
+  const files = outputFiles(wanted, sheets, ending === "pdf");
+  const base = basename(out, extname(out));
+  const never = () => false;
+  const names = files.some(({ person }) => person !== null)
+    ? ownNames(
+        files.map(({ person }) => person ?? base),
+        ending,
+        never,
+      )
+    : fileNames(base, ending, files.length, never);
   const paths = names.map((name) => join(dirname(out), name));
-  if (ending === "pdf") {
-    await writeWhole(paths[0]!, (to) => paintPdf(sheets, fileOf, to, { title: job.name, date: new Date(0) }));
-    return paths;
-  }
   const as = ending === "png" ? ({ format: "png" } as const) : ({ format: "jpeg", quality } as const);
-  for (const [i, sheet] of sheets.entries()) {
-    const file = await encodeSheet(await paintSheet(sheet, fileOf), sheet.ppi, as);
+  let done = 0;
+  for (const [i, { sheets: count }] of files.entries()) {
+    const those = sheets.slice(done, (done += count));
+    if (ending === "pdf") {
+      const about = { title: job.name, date: new Date(0) };
+      await writeWhole(paths[i]!, (to) => paintPdf(those, fileOf, to, about));
+      continue;
+    }
+    const file = await encodeSheet(await paintSheet(those[0]!, fileOf), those[0]!.ppi, as);
     await writeWhole(paths[i]!, (to) => writeFile(to, file));
   }
   return paths;

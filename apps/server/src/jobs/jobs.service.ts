@@ -234,7 +234,8 @@ export class JobsService {
 /** Photos that a first sheet can show: a list of jobs shows sheets, and needs no more of a stash of thousands. */
 function shownFirst({ shots, stash, ticket }: Job): string[] {
   const putIn = Object.values(shots).flatMap(({ photo }) => photo ?? []);
-  const ofLines = ticket.kind === "mixed" ? ticket.pieces.flatMap(({ photo }) => photo ?? []) : [];
+  const lines = ticket.kind === "mixed" ? ticket.pieces : ticket.kind === "portraits" ? ticket.people : [];
+  const ofLines = lines.flatMap(({ photo }) => photo ?? []);
   return [...new Set([...putIn, ...ofLines, ...stash.slice(0, LIMITS.wholeCollage).map(({ id }) => id)])];
 }
 

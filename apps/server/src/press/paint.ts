@@ -8,25 +8,21 @@ const PICTURE_QUALITY = 90;
 
 /** Paints a task's files, each whole or not at all. */
 export async function paint(task: PaintTask, watch: Watch): Promise<PaintedFile[]> {
-  const { sheets, paths, title, date } = task;
-  if (task.format === "pdf") {
-    const path = paths[0]!;
-    const at = new Date(date);
-    await writeWhole(path, (to) => paintPdf(sheets, fileOf(task), to, { title, date: at }, watch));
-    if (task.picture) await paintPixels(sheets[0]!, task.picture, task, watch);
-  } else {
-    for (const [index, sheet] of sheets.entries()) {
-      await goOn(watch);
-      await paintPixels(
-        sheet,
-        paths[index]!,
-        task,
-        sheets.length === 1 ? watch : { cancelled: watch.cancelled },
-      );
-      if (sheets.length > 1) watch.progress?.({ what: "sheets", done: index + 1, of: sheets.length });
-    }
+  const { sheets, files, title, date } = task;
+  const own = files.length === 1 ? watch : { cancelled: watch.cancelled };
+  let done = 0;
+  for (const { path, sheets: count } of files) {
+    await goOn(watch);
+    const those = sheets.slice(done, done + count);
+    if (task.format === "pdf") {
+      const at = new Date(date);
+      await writeWhole(path, (to) => paintPdf(those, fileOf(task), to, { title, date: at }, own));
+    } else await paintPixels(those[0]!, path, task, own);
+    done += count;
+    if (files.length > 1) watch.progress?.({ what: "sheets", done, of: sheets.length });
   }
-  return Promise.all(paths.map(async (path) => ({ bytes: (await stat(path)).size })));
+  if (task.format === "pdf" && task.picture) await paintPixels(sheets[0]!, task.picture, task, watch);
+  return Promise.all(files.map(async ({ path }) => ({ bytes: (await stat(path)).size })));
 }
 
 async function paintPixels(sheet: SheetPlan, path: string, task: PaintTask, watch: Watch): Promise<void> {

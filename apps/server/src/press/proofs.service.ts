@@ -51,7 +51,7 @@ export class ProofsService {
       format,
       quality,
       date: 0,
-      paths: [file],
+      files: [{ path: file, sheets: 1 }],
       picture: format === "pdf" ? picture : undefined,
     });
     const painting = this.pool.paint(task, (progress) => (proof.progress = progress));

@@ -4,7 +4,8 @@ import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import { desc, eq } from "drizzle-orm";
-import { Cancelled, fileNames, type Progress } from "@wide-quilt/painters";
+import { outputFiles } from "@wide-quilt/core";
+import { Cancelled, fileNames, ownNames, type Progress } from "@wide-quilt/painters";
 import type { Run } from "../contract.ts";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
@@ -47,10 +48,17 @@ export class RunsService {
   start(jobId: string, { format, quality, name }: AskRun): Run {
     const job = this.jobs.job(jobId);
     const sheets = this.tasks.sheets(job, format);
-    const count = format === "pdf" ? 1 : sheets.length;
+    const files = outputFiles(job, sheets, format === "pdf");
     const promised = new Set([...this.underWay.values()].flatMap(({ names }) => names));
     const taken = (file: string) => promised.has(file) || existsSync(join(this.folder.out, file));
-    const names = fileNames(name ?? job.name, ENDING[format], count, taken);
+    const base = name ?? job.name;
+    const names = files.some(({ person }) => person !== null)
+      ? ownNames(
+          files.map(({ person }) => person ?? base),
+          ENDING[format],
+          taken,
+        )
+      : fileNames(base, ENDING[format], files.length, taken);
     const id = randomUUID();
     const createdAt = new Date();
     this.db
@@ -70,7 +78,10 @@ export class RunsService {
       format,
       quality,
       date: createdAt.getTime(),
-      paths: names.map((file) => join(this.folder.out, file)),
+      files: names.map((file, i) => ({
+        path: join(this.folder.out, file),
+        sheets: files[i]!.sheets,
+      })),
     });
     const painting = this.pool.paint(task, (progress) => {
       const here = this.underWay.get(id);

@@ -16,8 +16,8 @@ export interface PaintTask extends Output {
   title: string;
   /** Milliseconds since 1970. */
   date: number;
-  /** One path for each file: a PDF is one file, pixels are a file a sheet. */
-  paths: string[];
+  /** Each file and how many of the sheets it takes, one after the other: pixels take one. */
+  files: { path: string; sheets: number }[];
   /** Where a picture of the first sheet goes, for a format that a browser does not show as a picture. */
   picture?: string;
 }

@@ -46,9 +46,9 @@ export class TasksService {
   task(
     job: Job,
     sheets: SheetPlan[],
-    as: Pick<PaintTask, "format" | "quality" | "paths" | "date" | "picture">,
+    as: Pick<PaintTask, "format" | "quality" | "files" | "date" | "picture">,
   ): PaintTask {
-    const used = new Set(sheets.flatMap(({ cells }) => cells.flatMap(({ photo }) => photo ?? [])));
+    const used = new Set(sheets.flatMap(({ cells }) => cells.flatMap(({ paints }) => paints ?? [])));
     const photos = Object.fromEntries([...used].map((id) => [id, this.folder.original(id)]));
     return { ...as, sheets, photos, title: job.name };
   }

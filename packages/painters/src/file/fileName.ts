@@ -20,6 +20,27 @@ export function fileName(asked: string): string {
 }
 
 /**
+ * Names of files that are each called after something of their own, such as a person. Where two are called the same, or a
+ * file of that name is there, the later one gets a number: nothing that was written before is overwritten.
+ */
+export function ownNames(
+  asked: readonly string[],
+  ending: string,
+  taken: (name: string) => boolean,
+): string[] {
+  const given = new Set<string>();
+  return asked.map((wanted) => {
+    const base = fileName(wanted);
+    for (let again = 1; ; again++) {
+      const name = `${again === 1 ? base : `${base} (${again})`}.${ending}`;
+      if (given.has(name.toLowerCase()) || taken(name)) continue;
+      given.add(name.toLowerCase());
+      return name;
+    }
+  });
+}
+
+/**
  * The names of a run's files: "Badges.jpg", or "Badges 01.jpg", "Badges 02.jpg" … Where one is taken, all of them get
  * a further number: nothing that was written before is overwritten.
  */
