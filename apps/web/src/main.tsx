@@ -23,6 +23,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("./views/press/PressView.tsx")).PressView }),
       },
       {
+        path: "/jobs/:id/people",
+        lazy: async () => ({ Component: (await import("./views/people/PeopleView.tsx")).PeopleView }),
+      },
+      {
         path: "/jobs/:id/cuts",
         lazy: async () => ({ Component: (await import("./views/cuts/CutsView.tsx")).CutsView }),
       },

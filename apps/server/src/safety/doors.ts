@@ -6,7 +6,7 @@ import { Problem } from "./problem.ts";
 const COOKIE = "wide_quilt_key";
 
 const PAGE_POLICY =
-  "default-src 'self'; img-src 'self' blob: data:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+  "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; img-src 'self' blob: data:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
 /** The OpenAPI page brings its own inline scripts. */
 const DOCS_POLICY =
   "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; script-src 'self' 'unsafe-inline'";

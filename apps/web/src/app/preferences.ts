@@ -1,5 +1,13 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
-import { prefersLetter, UNITS, type PrintPackage, type Size, type Unit } from "@wide-quilt/core";
+import {
+  documentRuleSchema,
+  prefersLetter,
+  UNITS,
+  type DocumentRule,
+  type PrintPackage,
+  type Size,
+  type Unit,
+} from "@wide-quilt/core";
 
 /** What one person likes, on this machine; no part of any job. */
 export interface Preferences {
@@ -9,6 +17,8 @@ export interface Preferences {
   /** Own sizes and own sets of sizes, kept for reuse. */
   sizes: Size[];
   packages: PrintPackage[];
+  /** Own document-photo rules, kept for reuse. */
+  rules: DocumentRule[];
 }
 
 const STORED = "wide-quilt-preferences";
@@ -22,6 +32,7 @@ function stored(): Preferences {
     singleKeys: true,
     sizes: [],
     packages: [],
+    rules: [],
   };
   try {
     const kept = JSON.parse(localStorage.getItem(STORED) ?? "{}") as Partial<Preferences>;
@@ -32,6 +43,9 @@ function stored(): Preferences {
       packages: Array.isArray(kept.packages)
         ? kept.packages.filter(({ name, pieces }) => typeof name === "string" && pieces.every(isSize))
         : usual.packages,
+      rules: Array.isArray(kept.rules)
+        ? kept.rules.filter((rule) => documentRuleSchema.safeParse(rule).success)
+        : usual.rules,
     };
   } catch {
     return usual;

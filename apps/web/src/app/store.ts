@@ -1,5 +1,6 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector } from "react-redux";
+import { faces } from "../table/faces.ts";
 import { openJob } from "../table/openJob.ts";
 import { view } from "../table/view.ts";
 import { keepPreferences, preferences } from "./preferences.ts";
@@ -7,6 +8,7 @@ import { keepPreferences, preferences } from "./preferences.ts";
 export const store = configureStore({
   reducer: {
     openJob: openJob.reducer,
+    faces: faces.reducer,
     view: view.reducer,
     preferences: preferences.reducer,
   },

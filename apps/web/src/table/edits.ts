@@ -49,7 +49,8 @@ export const edit =
       dispatch(noticed(reading.faults[0]!.why, "wrong"));
       return;
     }
-    const packs = reading.job.ticket.kind === "mixed" && PACKED.has(change.do);
+    const packs =
+      PACKED.has(change.do) && kindOf(reading.job).packing(reading.job, getState().openJob.photos) !== null;
     // What the search finds belongs to the edit that asked for it, so both are one step to undo.
     const step = gesture ?? (packs ? crypto.randomUUID() : undefined);
     dispatch(edited({ id: crypto.randomUUID(), gesture: step, edit: change }));

@@ -15,7 +15,9 @@ export interface OutputFile {
  */
 export function outputFiles({ ticket }: Job, sheets: readonly SheetPlan[], pages: boolean): OutputFile[] {
   if (ticket.kind !== "portraits" || ticket.sheets !== "per person") {
-    return pages ? [{ person: null, sheets: sheets.length }] : sheets.map(() => ({ person: null, sheets: 1 }));
+    return pages
+      ? [{ person: null, sheets: sheets.length }]
+      : sheets.map(() => ({ person: null, sheets: 1 }));
   }
   const names = new Map(ticket.people.map((person) => [person.shot, personName(person)]));
   const files: (OutputFile & { shot: number | null })[] = [];

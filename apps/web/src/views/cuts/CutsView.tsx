@@ -1,6 +1,6 @@
 import { ArrowLeft, Download, Printer } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
-import { Link, useParams } from "react-router";
+import { useMemo, useState } from "react";
+import { Link } from "react-router";
 import {
   cutPlanCsv,
   cutPlanOf,
@@ -12,8 +12,9 @@ import {
 } from "@wide-quilt/core";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useOpenJob } from "../../app/useOpenJob.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
-import { edit, open } from "../../table/edits.ts";
+import { edit } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { noticed } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
@@ -23,18 +24,9 @@ import { CutDrawing } from "./CutDrawing.tsx";
 
 /** The cut plan of a job's sheets, a page of its own to be printed and laid beside the trimmer. */
 export function CutsView() {
-  const { id } = useParams();
-  const dispatch = useAppDispatch();
-  const { job, id: openId, failure } = useAppSelector((state) => state.openJob);
-  useEffect(() => {
-    if (id && id !== openId) void dispatch(open(id));
-  }, [dispatch, id, openId]);
-  useEffect(() => {
-    document.title = job ? `Cut plan: ${job.name} – Wide Quilt` : "Cut plan – Wide Quilt";
-  }, [job]);
+  const { id, job, failure } = useOpenJob("Cut plan");
   if (failure) return <NotOpened why={failure} />;
-  if (!job || openId !== id || !id)
-    return <p className="px-6 py-24 text-center text-ink-3">Working out the cuts …</p>;
+  if (!job) return <p className="px-6 py-24 text-center text-ink-3">Working out the cuts …</p>;
   return <Cuts id={id} job={job} />;
 }
 

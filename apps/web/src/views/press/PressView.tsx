@@ -1,12 +1,12 @@
 import { ArrowLeft, Scissors } from "lucide-react";
-import { useEffect, useState } from "react";
-import { Link, useParams } from "react-router";
+import { useState } from "react";
+import { Link } from "react-router";
 import type { Job } from "@wide-quilt/core";
 import type { Format } from "@wide-quilt/server/contract";
 import { NotOpened } from "../../app/NotOpened.tsx";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppSelector } from "../../app/store.ts";
+import { useOpenJob } from "../../app/useOpenJob.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
-import { open } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { HowCard } from "./HowCard.tsx";
@@ -24,18 +24,9 @@ export interface How {
 
 /** What comes out: the true pixels, the file, and what was written so far. */
 export function PressView() {
-  const { id } = useParams();
-  const dispatch = useAppDispatch();
-  const { job, id: openId, failure } = useAppSelector((state) => state.openJob);
-  useEffect(() => {
-    if (id && id !== openId) void dispatch(open(id));
-  }, [dispatch, id, openId]);
-  useEffect(() => {
-    document.title = job ? `Press: ${job.name} – Wide Quilt` : "Press – Wide Quilt";
-  }, [job]);
+  const { id, job, failure } = useOpenJob("Press");
   if (failure) return <NotOpened why={failure} />;
-  if (!job || openId !== id || !id)
-    return <p className="px-6 py-24 text-center text-ink-3">Getting the sheets ready …</p>;
+  if (!job) return <p className="px-6 py-24 text-center text-ink-3">Getting the sheets ready …</p>;
   return <Press id={id} job={job} />;
 }
 

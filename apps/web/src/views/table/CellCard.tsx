@@ -3,7 +3,6 @@ import { useState, type ReactNode } from "react";
 import {
   leastScale,
   LIMITS,
-  shotByNumber,
   type CellPlan,
   type Job,
   type PhotoRecord,
@@ -17,6 +16,7 @@ import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { useWords } from "../../words/words.ts";
+import { HeadCard } from "../../portraits/HeadCard.tsx";
 import { AddCell } from "./AddCell.tsx";
 import { PlaceCard } from "./PlaceCard.tsx";
 import { setPlace } from "./table/chosen.ts";
@@ -69,13 +69,13 @@ function Card({ title, aside, children }: { title: string; aside: string; childr
 
 function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly CellPlan[] }) {
   const dispatch = useAppDispatch();
-  const shot = shotByNumber(job, cell.shot);
+  const shot: Shot = { ...cell.sits, photo: cell.photo };
   const sameAll = of.every((other) => other.shot === cell.shot);
   const record = useAppSelector((state) =>
     cell.photo === null ? undefined : state.openJob.photos[cell.photo],
   );
   const change = (next: Partial<Shot>, gesture?: string) =>
-    dispatch(edit({ do: "shot", shot: cell.shot, change: { photo: cell.photo, ...next } }, gesture));
+    dispatch(edit({ do: "shot", shot: cell.shot, change: { ...shot, ...next } }, gesture));
   const photo = job.stash.find(({ id }) => id === cell.photo);
   return (
     <Card
@@ -89,6 +89,7 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
         </p>
       ) : (
         <>
+          <HeadCard cell={cell} />
           <Segments
             label="How the photo sits"
             choices={FITS}
@@ -137,6 +138,8 @@ function SizeRow({ job, cell }: { job: Job; cell: CellPlan }) {
   const words = useWords(job.sheet.ppi);
   const { ticket } = job;
   const ofAll = ticket.kind === "copies" && !cell.placed ? ticket.size : null;
+  // Of a document photo the size is the rule’s.
+  if (ticket.kind === "portraits" && !cell.placed) return null;
   const size = ofAll ?? cell.finished;
   const set = (change: Partial<Size>, gesture?: string) =>
     ofAll

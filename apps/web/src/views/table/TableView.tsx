@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect } from "react";
 import { useParams } from "react-router";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { lookAgain, open } from "../../table/edits.ts";
 import { selectJob } from "../../table/sheets.ts";
 import { CellCard } from "./CellCard.tsx";
@@ -37,6 +38,7 @@ export function TableView() {
   }, [dispatch, id]);
   useStayWhileUnsaved();
   useKeys();
+  useFindFaces();
   useEffect(() => {
     document.title = job ? `${job.name} – Wide Quilt` : "Wide Quilt";
   }, [job]);

@@ -1,4 +1,4 @@
-import { area, onItsSide, type Size } from "../../geometry/index.ts";
+import { area, onItsSide, right, type Size } from "../../geometry/index.ts";
 import type { Job } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import { packQuickly, type Packing, type PackPlace, type PackQuestion } from "../../pack/index.ts";
@@ -54,7 +54,7 @@ export function layOutPacked(
 
 /**
  * The sheet laid the other way where most of its pieces lie on their side: a quarter back, (x, y) goes to
- * (y, width − x), so that people and their prints are looked at upright.
+ * (y, width of the block − x), so that people and their prints are looked at upright.
  *
  *      ┌─────┐        ┌─────────┐
  *      │ ╠══ │        │ ╥ ╥ ╥ ╥ │
@@ -73,12 +73,13 @@ function uprightMostly(
   const [room, turnedRoom] = [layoutArea(sheet, lying), layoutArea(sheet, other)];
   const fits = room.width === turnedRoom.height && room.height === turnedRoom.width;
   if (sheet.lie !== "most" || !fits || areaOf(onSide) * 2 <= areaOf(places)) return { lying, places };
+  const most = Math.max(...places.map(right));
   return {
     lying: other,
     places: places.map((one) => ({
       ...one,
       x: one.y,
-      y: um(room.width - one.x - one.width),
+      y: um(most - one.x - one.width),
       ...onItsSide(one),
       turned: !one.turned,
     })),

@@ -10,12 +10,11 @@ import { button } from "../../../ui/button.ts";
 import { SearchField } from "../../../ui/SearchField.tsx";
 import { Progress } from "../../../ui/Progress.tsx";
 import { PHOTO_DRAG, PHOTO_FILES } from "./drag.ts";
-import { useArrivals } from "./useArrivals.ts";
+import { ACCEPTED, useArrivals } from "./useArrivals.ts";
 
 /** From this many photos on, searching is worth a field. */
 const MANY = 5;
 /** What the file chooser offers; the server looks at the content. */
-const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,image/*";
 
 /** The photos of the job: brought in, found, put in cells. */
 export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[] }) {

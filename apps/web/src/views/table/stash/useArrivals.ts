@@ -8,6 +8,9 @@ import { edit } from "../../../table/edits.ts";
 import { photosCame } from "../../../table/openJob.ts";
 import { noticed } from "../../../table/view.ts";
 
+/** What a chooser of photo files shows; what they are is decided by their content. */
+export const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,image/*";
+
 /** Files in one request, so that the count moves and a cancel takes effect soon. */
 const LOT = 1;
 /** Requests at a time, so that the next files come in while the last ones are looked at. */

@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from "react";
-import { shotByNumber, type CellPlan, type JobEdit, type Turn } from "@wide-quilt/core";
+import type { CellPlan, JobEdit, Turn } from "@wide-quilt/core";
 import { store, useAppDispatch } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { held } from "../../../table/openJob.ts";
@@ -42,25 +42,19 @@ export function useCellKeys() {
   };
 }
 
-function editOf(key: string, { key: cell, shot, photo }: CellPlan): JobEdit | null {
+function editOf(key: string, { key: cell, shot, photo, sits }: CellPlan): JobEdit | null {
   switch (key.toLowerCase()) {
     case "f":
-      return { do: "shot", shot, change: { photo, fit: "fill", scale: 1 } };
+      return { do: "shot", shot, change: { ...sits, photo, fit: "fill", scale: 1 } };
     case "w":
-      return { do: "shot", shot, change: { photo, fit: "whole" } };
+      return { do: "shot", shot, change: { ...sits, photo, fit: "whole" } };
     case "r":
-      return { do: "shot", shot, change: { photo, turn: turnedFurther(shot) } };
+      return { do: "shot", shot, change: { ...sits, photo, turn: nextTurn(sits.turn) } };
     case "backspace":
       return { do: "back to computed", cell };
     default:
       return null;
   }
-}
-
-function turnedFurther(shot: number): Turn {
-  const { job } = store.getState().openJob;
-  const turn = job ? shotByNumber(job, shot).turn : 0;
-  return nextTurn(turn);
 }
 
 /** A quarter further clockwise. */

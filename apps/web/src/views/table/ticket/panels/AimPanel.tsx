@@ -1,6 +1,6 @@
 import type { TicketOf } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { panelOf } from "./panel.tsx";
+import { panelOf, type PanelProps } from "./panel.tsx";
 
 const AIMS: { value: TicketOf<"mixed">["aim"]; text: string }[] = [
   { value: "sheets", text: "As few sheets as possible" },
@@ -18,6 +18,14 @@ export const AimPanel = panelOf("mixed", ({ ticket, set }) => (
 ));
 
 /** How the pieces will be cut. */
-export const CutsPanel = panelOf("mixed", ({ ticket, set }) => (
-  <ChoiceList label="How it is cut" value={ticket.cuts} onChange={(cuts) => set({ cuts })} choices={CUTS} />
-));
+export function CutsPanel({ job: { ticket }, change }: PanelProps) {
+  if (!("cuts" in ticket)) return null;
+  return (
+    <ChoiceList
+      label="How it is cut"
+      value={ticket.cuts}
+      onChange={(cuts) => change({ do: "ticket", change: { cuts } })}
+      choices={CUTS}
+    />
+  );
+}

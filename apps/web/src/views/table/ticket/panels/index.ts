@@ -10,10 +10,12 @@ import { OutlinePanel } from "./OutlinePanel.tsx";
 import type { TicketPanel } from "./panel.tsx";
 import { PaperPanel } from "./PaperPanel.tsx";
 import { PapersPanel } from "./PapersPanel.tsx";
+import { NamesPanel, PeoplePanel, PerPersonPanel, PersonSheetsPanel } from "./PeoplePanels.tsx";
 import { PiecesPanel } from "./PiecesPanel.tsx";
 import { PlacePanel } from "./PlacePanel.tsx";
 import { PpiPanel } from "./PpiPanel.tsx";
 import { PrinterPanel } from "./PrinterPanel.tsx";
+import { RulePanel } from "./RulePanel.tsx";
 import { SizePanel } from "./SizePanel.tsx";
 import { SlackPanel } from "./SlackPanel.tsx";
 import { TrimPanel } from "./TrimPanel.tsx";
@@ -21,6 +23,11 @@ import { WayPanel } from "./WayPanel.tsx";
 
 /** The panels by the names that the core's tickets give their controls. */
 export const PANELS: Readonly<Record<string, TicketPanel>> = {
+  perPerson: { title: "How many of each person", Panel: PerPersonPanel },
+  people: { title: "People", Panel: PeoplePanel, wide: true },
+  rule: { title: "Document-photo rule", Panel: RulePanel, wide: true },
+  personSheets: { title: "Whose sheets", Panel: PersonSheetsPanel },
+  names: { title: "Names", Panel: NamesPanel },
   copies: { title: "How many", Panel: CopiesPanel },
   size: { title: "Finished size", Panel: SizePanel, wide: true },
   pieces: { title: "Sizes and numbers", Panel: PiecesPanel, wide: true },

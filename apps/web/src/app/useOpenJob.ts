@@ -1,0 +1,20 @@
+import { useEffect } from "react";
+import { useParams } from "react-router";
+import type { Job } from "@wide-quilt/core";
+import { open } from "../table/edits.ts";
+import { useAppDispatch, useAppSelector } from "./store.ts";
+
+/** The job that the address names, opened where it is not; its name stands in the window's title after what is seen of it. */
+export function useOpenJob(seen: string): { id: string; job: Job | null; failure: string | null } {
+  const { id = "" } = useParams();
+  const dispatch = useAppDispatch();
+  const { job, id: openId, failure } = useAppSelector((state) => state.openJob);
+  const isHere = openId === id;
+  useEffect(() => {
+    if (id && !isHere) void dispatch(open(id));
+  }, [dispatch, id, isHere]);
+  useEffect(() => {
+    document.title = job ? `${seen}: ${job.name} – Wide Quilt` : `${seen} – Wide Quilt`;
+  }, [job, seen]);
+  return { id, job: isHere ? job : null, failure };
+}

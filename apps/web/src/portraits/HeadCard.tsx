@@ -1,0 +1,49 @@
+import { ScanFace } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { ruleTitle, type CellPlan } from "@wide-quilt/core";
+import { useAppSelector } from "../app/store.ts";
+import { selectPeople } from "../table/faces.ts";
+import { button } from "../ui/button.ts";
+import { useWords } from "../words/words.ts";
+import { FaceEditor } from "./FaceEditor.tsx";
+import { Figures, StateBadge } from "./Figures.tsx";
+
+/** Whose head is in the chosen cell, and how it stands to its rule. */
+export function HeadCard({ cell }: { cell: CellPlan }) {
+  const words = useWords();
+  const [edits, setEdits] = useState(false);
+  const id = useAppSelector((state) => state.openJob.id);
+  const report = useAppSelector(selectPeople).find(({ person }) => person.shot === cell.shot);
+  const record = useAppSelector((state) => (report?.photo ? state.openJob.photos[report.photo] : undefined));
+  const looking = useAppSelector((state) => state.faces.looking);
+  if (!report) return null;
+  return (
+    <section aria-label="Head and rule" className="mb-3 rounded-lg border border-line bg-white p-3">
+      <div className="mb-1 flex items-center justify-between gap-2">
+        <h3 className="truncate text-[13px] font-semibold">{report.name}</h3>
+        <StateBadge state={report.state} />
+      </div>
+      <p className="mb-2 text-[12px] text-ink-2">{ruleTitle(report.rule)}</p>
+      {report.measured && <Figures measured={report.measured} words={words} />}
+      {report.advice !== "" && (
+        <p className="mt-2 text-[12.5px]">
+          {looking && !report.measured ? "Looking for the head …" : report.advice}
+        </p>
+      )}
+      <div className="mt-2.5 flex flex-wrap gap-2">
+        {record && (
+          <button type="button" className={button.plain} onClick={() => setEdits(true)}>
+            <ScanFace size={14} aria-hidden /> Handles
+          </button>
+        )}
+        <Link to={`/jobs/${id}/people`} className={button.quiet}>
+          People
+        </Link>
+      </div>
+      {edits && record && (
+        <FaceEditor report={report} record={record} words={words} onClose={() => setEdits(false)} />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,12 @@
+import { useMemo } from "react";
+import { RULE_REGIONS, type RuleRegion } from "@wide-quilt/core";
+import { useAppSelector } from "../app/store.ts";
+
+/** Every rule there is: one’s own first, where there are any, then those that ship with Wide Quilt. */
+export function useRuleRegions(): readonly RuleRegion[] {
+  const own = useAppSelector((state) => state.preferences.rules);
+  return useMemo(
+    () => (own.length > 0 ? [{ name: "Own rules", rules: own }, ...RULE_REGIONS] : RULE_REGIONS),
+    [own],
+  );
+}

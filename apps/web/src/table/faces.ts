@@ -1,0 +1,86 @@
+import { createSelector, createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import { reportPeople, type PersonReport } from "@wide-quilt/core";
+import { LOCALE } from "../app/preferences.ts";
+import type { Dispatch, State } from "../app/store.ts";
+import { findFaceIn } from "../faces/find.ts";
+import { edit } from "./edits.ts";
+import { selectJob, selectSheets } from "./sheets.ts";
+
+/** How the search for faces in the job's photos stands; no part of the job. */
+export interface Faces {
+  /** Photos that are being looked at, and how many of these are done; null when nothing is looked for. */
+  looking: { done: number; of: number } | null;
+  /** What the search said of a photo, where it said something. */
+  said: Record<string, string>;
+  /** Photos that were looked at since the job was opened: none is looked at twice by itself. */
+  looked: Record<string, true>;
+}
+
+const fresh: Faces = { looking: null, said: {}, looked: {} };
+
+export const faces = createSlice({
+  name: "faces",
+  initialState: fresh,
+  reducers: {
+    facesForgotten: () => fresh,
+    lookingAt: (state, { payload }: PayloadAction<Faces["looking"]>) => {
+      state.looking = payload;
+    },
+    lookedAt: (state, { payload: { photo, why } }: PayloadAction<{ photo: string; why: string }>) => {
+      state.looked[photo] = true;
+      if (why === "") delete state.said[photo];
+      else state.said[photo] = why;
+    },
+  },
+});
+
+export const { facesForgotten, lookingAt, lookedAt } = faces.actions;
+
+type Thunk = (dispatch: Dispatch, getState: () => State) => Promise<void>;
+
+/** Photos of the people of a job of portraits whose head nobody has found or set yet. */
+export function unmeasured(state: State): string[] {
+  const { job, photos } = state.openJob;
+  if (job?.ticket.kind !== "portraits") return [];
+  const ids = job.ticket.people.flatMap(({ photo }) => photo ?? []);
+  return [...new Set(ids)].filter((id) => id in photos && !(id in job.faces) && !state.faces.looked[id]);
+}
+
+/** Looks for the faces that nobody has looked for, one after the other; all of one run are one step to undo. */
+export const findFaces = (): Thunk => async (dispatch, getState) => {
+  if (getState().faces.looking !== null) return;
+  const jobId = getState().openJob.id;
+  const gesture = crypto.randomUUID();
+  let done = 0;
+  for (;;) {
+    const left = unmeasured(getState());
+    const photo = left[0];
+    if (photo === undefined || getState().openJob.id !== jobId) break;
+    dispatch(lookingAt({ done, of: done + left.length }));
+    await dispatch(findFaceOf(photo, gesture));
+    done++;
+  }
+  dispatch(lookingAt(null));
+};
+
+/** Looks for the face of one photo, again if need be. */
+export const findFaceOf =
+  (photo: string, gesture?: string): Thunk =>
+  async (dispatch, getState) => {
+    const jobId = getState().openJob.id;
+    const { face, why } = await findFaceIn(photo);
+    if (getState().openJob.id !== jobId) return;
+    dispatch(lookedAt({ photo, why }));
+    if (face) dispatch(edit({ do: "faces", faces: { [photo]: face } }, gesture));
+  };
+
+const NOBODY: PersonReport[] = [];
+
+/** Everyone of the job against their rules; nobody for a job of another kind. */
+export const selectPeople = createSelector(
+  [selectJob, (state: State) => state.openJob.photos, selectSheets, (state: State) => state.preferences.unit],
+  (job, photos, sheets, unit) =>
+    job?.ticket.kind === "portraits"
+      ? reportPeople(job, photos, sheets, { unit, ppi: job.sheet.ppi, locale: LOCALE })
+      : NOBODY,
+);

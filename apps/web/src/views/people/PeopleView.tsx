@@ -1,0 +1,204 @@
+import { ArrowLeft, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { LIMITS, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
+import { server } from "../../api/client.ts";
+import { NotOpened } from "../../app/NotOpened.tsx";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useDoing } from "../../app/useDoing.ts";
+import { useOpenJob } from "../../app/useOpenJob.ts";
+import { Way, WayToJobs } from "../../app/Way.tsx";
+import { useFindFaces } from "../../portraits/useFindFaces.ts";
+import { edit } from "../../table/edits.ts";
+import { selectPeople } from "../../table/faces.ts";
+import { noticed } from "../../table/view.ts";
+import { button } from "../../ui/button.ts";
+import { FileButton } from "../../ui/FileButton.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { ACCEPTED, useArrivals } from "../table/stash/useArrivals.ts";
+import { PersonRow } from "./PersonRow.tsx";
+import { textOf } from "./readList.ts";
+
+/** Everyone of a job of document photos: who passes, who does not, and why. */
+export function PeopleView() {
+  const { id, job, failure } = useOpenJob("People");
+  useFindFaces();
+  if (failure) return <NotOpened why={failure} />;
+  if (!job) return <p className="px-6 py-24 text-center text-ink-3">Looking who is there …</p>;
+  return <People id={id} job={job} />;
+}
+
+function People({ id, job }: { id: string; job: Job }) {
+  const reports = useAppSelector(selectPeople);
+  const looking = useAppSelector((state) => state.faces.looking);
+  const { bring, arriving, refused, forgetRefused } = useArrivals();
+  const [problems, setProblems] = useState<string[]>([]);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const doing = useDoing();
+  const { ticket } = job;
+  const passing = reports.filter(({ state }) => state === "passes").length;
+
+  const readList = (file: File) =>
+    doing(async () => {
+      if (ticket.kind !== "portraits") return;
+      const reading = readPeople(await textOf(file), ticket, job.stash);
+      setProblems(reading.problems);
+      if (reading.people.length === 0) return;
+      dispatch(edit({ do: "ticket", change: { people: reading.people, rules: reading.rules } }));
+      dispatch(noticed(`${reading.people.length} people were read from ${file.name}.`, "right"));
+    });
+  const addPerson = () => {
+    if (ticket.kind !== "portraits") return;
+    const shot = Math.max(0, ...ticket.people.map((one) => one.shot)) + 1;
+    const someone = { shot, name: "", number: "", photo: null, rule: null, quantity: null };
+    dispatch(edit({ do: "ticket", change: { people: [...ticket.people, someone] } }));
+  };
+  const startNext = () =>
+    doing(async () => {
+      const next = await server.importJob({ ...withoutPhotos(job), name: nextName(job.name) });
+      await navigate(`/jobs/${next.id}/people`);
+    });
+
+  return (
+    <div className="min-h-screen">
+      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
+        <Way
+          steps={[
+            <WayToJobs key="jobs" />,
+            <Link key="job" to={`/jobs/${id}`} className="truncate hover:underline">
+              {job.name}
+            </Link>,
+            <h1 key="people" className="font-semibold">
+              People
+            </h1>,
+          ]}
+        />
+        <span className="grow" />
+        <button
+          type="button"
+          className={button.plain}
+          title="A new job with the same rules, paper and finish, and no photos yet"
+          onClick={() => void startNext()}
+        >
+          <UserRoundPlus size={15} aria-hidden /> The same with the next photos
+        </button>
+        <Link to={`/jobs/${id}`} className={button.plain}>
+          <ArrowLeft size={15} aria-hidden /> Back to the table
+        </Link>
+        <Link to={`/jobs/${id}/press`} className={button.main}>
+          Print or export
+        </Link>
+      </header>
+      {ticket.kind !== "portraits" ? (
+        <p className="px-8 py-16 text-center text-ink-2">
+          This job is of another kind. Change it to “Document photos” on the table to list people.
+        </p>
+      ) : (
+        <main className="mx-auto max-w-[1360px] px-8 pt-6 pb-16">
+          <div className="mb-4 flex flex-wrap items-center gap-3">
+            <p className="mr-auto text-[16px] font-semibold" role="status">
+              {reports.length === 0 ? "Nobody yet" : `${passing} of ${reports.length} pass`}
+            </p>
+            <FileButton
+              label="Photo files"
+              accept={ACCEPTED}
+              multiple
+              className={button.plain}
+              onFiles={(files) => void bring(files)}
+            >
+              <ImagePlus size={15} aria-hidden /> Add photos
+            </FileButton>
+            <FileButton
+              label="List of people, CSV"
+              accept=".csv,.tsv,.txt,text/csv"
+              className={button.plain}
+              onFiles={([file]) => void readList(file!)}
+            >
+              <FileInput size={15} aria-hidden /> Read a list (CSV)
+            </FileButton>
+            <button
+              type="button"
+              className={button.plain}
+              disabled={ticket.people.length >= LIMITS.people}
+              onClick={addPerson}
+            >
+              <Plus size={15} aria-hidden /> Add a person
+            </button>
+          </div>
+          {arriving && <Progress label="Photos coming in" {...arriving} />}
+          {looking && <Progress label="Looking for heads" {...looking} />}
+          <Said
+            title="Not everything could be read as it stands"
+            lines={problems}
+            onClose={() => setProblems([])}
+          />
+          <Said
+            title="Not taken in"
+            lines={refused.map(({ name, why }) => `${name}: ${why}`)}
+            onClose={forgetRefused}
+          />
+          {reports.length === 0 ? (
+            <Nobody />
+          ) : (
+            <table className="mt-3 w-full border-separate border-spacing-0 text-[13px]">
+              <caption className="sr-only">Who passes and who does not</caption>
+              <thead className="text-left text-[12px] text-ink-2">
+                <tr>
+                  {["Piece", "Name", "Number", "Rule", "How many", "Measures", "", ""].map((title, i) => (
+                    <th key={i} scope="col" className="border-b border-line px-2 pb-1.5 font-semibold">
+                      {title || <span className="sr-only">{i === 6 ? "Result" : "What to do"}</span>}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {reports.map((report) => (
+                  <PersonRow key={report.person.shot} report={report} ticket={ticket} stash={job.stash} />
+                ))}
+              </tbody>
+            </table>
+          )}
+        </main>
+      )}
+    </div>
+  );
+}
+
+/** "Badges" and then "Badges, 2" */
+function nextName(name: string): string {
+  const [, base, number] = /^(.*?)(?:, (\d+))?$/.exec(name)!;
+  return `${base!.slice(0, 180)}, ${Number(number ?? 1) + 1}`;
+}
+
+function Said({ title, lines, onClose }: { title: string; lines: readonly string[]; onClose(): void }) {
+  if (lines.length === 0) return null;
+  return (
+    <section role="alert" className="mt-3 rounded-lg bg-look-soft px-4 py-3 text-[13px] text-look">
+      <div className="flex justify-between gap-3">
+        <h2 className="font-semibold">{title}</h2>
+        <button type="button" className="font-semibold underline" onClick={onClose}>
+          Close
+        </button>
+      </div>
+      <ul className="mt-1 max-h-32 list-disc overflow-y-auto pl-5">
+        {lines.map((line, i) => (
+          <li key={i}>{line}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Nobody() {
+  return (
+    <div className="mx-auto mt-16 max-w-xl text-center">
+      <p className="text-[17px] font-semibold">Add photos, or read a list</p>
+      <p className="mt-2 text-[13.5px] text-ink-2">
+        Every photo becomes a person, named after its file. A list is a table saved as CSV with a first line
+        such as <span className="measure">name,number,photo,rule,quantity</span>; photos are found by their
+        file names, now or when they come in later.
+      </p>
+    </div>
+  );
+}

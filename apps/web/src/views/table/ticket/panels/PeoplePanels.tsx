@@ -1,0 +1,106 @@
+import { Link } from "react-router";
+import { LIMITS, personName, quantityOf, type TicketOf } from "@wide-quilt/core";
+import { useAppSelector } from "../../../../app/store.ts";
+import { StateBadge } from "../../../../portraits/Figures.tsx";
+import { selectPeople } from "../../../../table/faces.ts";
+import { button } from "../../../../ui/button.ts";
+import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
+import { NumberField } from "../../../../ui/NumberField.tsx";
+import { panelOf } from "./panel.tsx";
+
+/** As many of each person, but for those who have a number of their own. */
+export const PerPersonPanel = panelOf("portraits", ({ ticket: { copies, people }, set }) => {
+  const own = people.filter(({ quantity }) => quantity !== null).length;
+  return (
+    <div className="flex flex-col gap-3">
+      <NumberField
+        label="Of each person"
+        value={copies}
+        least={LIMITS.quantity.least}
+        most={LIMITS.quantity.most}
+        whole
+        onChange={(next, gesture) => set({ copies: next }, gesture)}
+      />
+      {own > 0 && (
+        <p className="text-[12.5px] text-ink-2">
+          {own === 1 ? "One person has" : `${own} people have`} a number of their own.{" "}
+          <button
+            type="button"
+            className="font-semibold text-accent"
+            onClick={() => set({ people: people.map((one) => ({ ...one, quantity: null })) })}
+          >
+            As many of everyone
+          </button>
+        </p>
+      )}
+    </div>
+  );
+});
+
+/** Who is on the sheets, and the way to the page that has everything about them. */
+export const PeoplePanel = panelOf("portraits", ({ ticket }) => {
+  const id = useAppSelector((state) => state.openJob.id);
+  const reports = useAppSelector(selectPeople);
+  return (
+    <div className="flex flex-col gap-3">
+      {reports.length === 0 ? (
+        <p className="text-[13px] text-ink-2">
+          Nobody is listed yet. Drop in their photos: everyone gets a line. A list from a table (CSV) is read
+          on the page “People”.
+        </p>
+      ) : (
+        <ul aria-label="People" className="flex max-h-[280px] flex-col overflow-y-auto">
+          {reports.map(({ person, state }) => (
+            <li
+              key={person.shot}
+              className="flex items-center gap-2 border-b border-line py-1.5 text-[13px] last:border-0"
+            >
+              <span className="grow truncate">{personName(person)}</span>
+              <span className="measure text-ink-2">{quantityOf(ticket, person)} ×</span>
+              <StateBadge state={state} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <Link to={`/jobs/${id}/people`} className={`${button.plain} self-start`}>
+        All about people
+      </Link>
+    </div>
+  );
+});
+
+const SHEETS: { value: TicketOf<"portraits">["sheets"]; text: string; about: string }[] = [
+  { value: "packed", text: "Packed together", about: "The fewest sheets, several people on each" },
+  {
+    value: "per person",
+    text: "Sheets of their own for each",
+    about: "Nothing to sort after cutting; files are named after each person",
+  },
+];
+
+/** Everyone packed on the fewest sheets, or sheets of their own. */
+export const PersonSheetsPanel = panelOf("portraits", ({ ticket: { sheets }, set }) => (
+  <ChoiceList
+    label="Whose sheets"
+    value={sheets}
+    onChange={(next) => set({ sheets: next })}
+    choices={SHEETS}
+  />
+));
+
+/** Whether names are printed. */
+export const NamesPanel = panelOf("portraits", ({ ticket: { names }, set }) => (
+  <ChoiceList
+    label="Names"
+    value={names}
+    onChange={(next) => set({ names: next })}
+    choices={[
+      { value: false, text: "Without names" },
+      {
+        value: true,
+        text: "A name under each piece",
+        about: "Outside its trim: it is cut off with the waste",
+      },
+    ]}
+  />
+));
