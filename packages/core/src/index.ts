@@ -16,6 +16,7 @@ export * from "./photo/index.ts";
 export * from "./rules/index.ts";
 export * from "./portrait/index.ts";
 export * from "./backdrop/index.ts";
+export * from "./cutout/index.ts";
 export * from "./kinds/index.ts";
 export * from "./edit/index.ts";
 export * from "./plan/index.ts";
