@@ -10,6 +10,7 @@ export default defineConfig({
       input: {
         main: "src/main.ts",
         "paint.worker": "src/press/paint.worker.ts",
+        "backdrop.worker": "src/photos/backdrop.worker.ts",
         "demo.worker": "src/data/demo.worker.ts",
       },
       output: { entryFileNames: "[name].js", chunkFileNames: "[name]-[hash].js" },

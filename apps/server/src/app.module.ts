@@ -7,6 +7,7 @@ import { JobsController } from "./jobs/jobs.controller.ts";
 import { JobsService } from "./jobs/jobs.service.ts";
 import { PatternsController } from "./patterns/patterns.controller.ts";
 import { PatternsService } from "./patterns/patterns.service.ts";
+import { BackdropsService } from "./photos/backdrops.service.ts";
 import { PhotosController } from "./photos/photos.controller.ts";
 import { PhotosService } from "./photos/photos.service.ts";
 import { PaintPool } from "./press/paint.pool.ts";
@@ -36,6 +37,7 @@ export class AppModule implements OnModuleDestroy {
         { provide: DB, useValue: db },
         { provide: DataFolder, useValue: folder },
         PhotosService,
+        BackdropsService,
         JobsService,
         PatternsService,
         TasksService,

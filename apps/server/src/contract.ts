@@ -34,6 +34,11 @@ export interface TakenIn {
   refused: { name: string; why: string }[];
 }
 
+/** A photo that was made with something else behind the person. */
+export interface MadeBackdrop {
+  id: string;
+}
+
 /** How far a piece of long work is. */
 export interface WorkProgress {
   what: string;

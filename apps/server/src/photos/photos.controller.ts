@@ -1,11 +1,14 @@
-import { Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
+import { Body, Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Request, Response } from "express";
 import multer from "multer";
 import { BadPhoto, PREVIEW_SIZES } from "@wide-quilt/painters";
-import type { TakenIn } from "../contract.ts";
+import type { MadeBackdrop, TakenIn } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
+import type { BackdropFill } from "@wide-quilt/core";
+import { MakeBackdrop } from "./backdrops.dto.ts";
+import { BackdropsService } from "./backdrops.service.ts";
 import { ArrivalStorage, type ArrivedFile } from "./arrival.ts";
 import { PhotosService } from "./photos.service.ts";
 
@@ -19,6 +22,7 @@ export class PhotosController {
 
   constructor(
     @Inject(PhotosService) private readonly photos: PhotosService,
+    @Inject(BackdropsService) private readonly backdrops: BackdropsService,
     @Inject(DataFolder) folder: DataFolder,
   ) {
     const storage = new ArrivalStorage(folder.arriving, (arrival) => photos.takeIn(arrival));
@@ -50,6 +54,19 @@ export class PhotosController {
       }
     }
     return taken;
+  }
+
+  @Post(":id/backdrop")
+  @ApiOperation({
+    summary: "Makes a photo with something else behind the person; the photo itself stays as it is",
+  })
+  async backdrop(
+    @Param("id") id: string,
+    @Body() { mask, kind, colour, top, bottom }: MakeBackdrop,
+  ): Promise<MadeBackdrop> {
+    const fill: BackdropFill =
+      kind === "flat" ? { kind, colour: colour! } : { kind, top: top!, bottom: bottom! };
+    return { id: await this.backdrops.make(id, mask, fill) };
   }
 
   @Get(":id/preview/:size")

@@ -1,8 +1,9 @@
-import type { JobEdit, Kind } from "@wide-quilt/core";
+import type { BackdropFill, JobEdit, Kind } from "@wide-quilt/core";
 import type {
   Format,
   JobSummary,
   JobView,
+  MadeBackdrop,
   PatternView,
   ProblemBody,
   Proof,
@@ -73,6 +74,8 @@ export const server = {
     for (const file of files) form.append("photos", file, file.name);
     return ask<TakenIn>("POST", "/photos", form, signal);
   },
+  makeBackdrop: (photo: string, mask: string, fill: BackdropFill) =>
+    ask<MadeBackdrop>("POST", `/photos/${photo}/backdrop`, { mask, ...fill }),
   askProof: (id: string, how: { format: Format; quality: number; sheet: number }) =>
     ask<Proof>("POST", `${job(id)}/proofs`, how),
   proof: (id: string) => ask<Proof>("GET", `/proofs/${id}`),

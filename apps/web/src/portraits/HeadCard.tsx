@@ -1,4 +1,4 @@
-import { ScanFace } from "lucide-react";
+import { Eraser, ScanFace } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { ruleTitle, type CellPlan } from "@wide-quilt/core";
@@ -6,13 +6,14 @@ import { useAppSelector } from "../app/store.ts";
 import { selectPeople } from "../table/faces.ts";
 import { button } from "../ui/button.ts";
 import { useWords } from "../words/words.ts";
+import { BackdropEditor } from "./BackdropEditor.tsx";
 import { FaceEditor } from "./FaceEditor.tsx";
 import { Figures, StateBadge } from "./Figures.tsx";
 
 /** Whose head is in the chosen cell, and how it stands to its rule. */
 export function HeadCard({ cell }: { cell: CellPlan }) {
   const words = useWords();
-  const [edits, setEdits] = useState(false);
+  const [edits, setEdits] = useState<"handles" | "background" | null>(null);
   const id = useAppSelector((state) => state.openJob.id);
   const report = useAppSelector(selectPeople).find(({ person }) => person.shot === cell.shot);
   const record = useAppSelector((state) => (report?.photo ? state.openJob.photos[report.photo] : undefined));
@@ -33,16 +34,24 @@ export function HeadCard({ cell }: { cell: CellPlan }) {
       )}
       <div className="mt-2.5 flex flex-wrap gap-2">
         {record && (
-          <button type="button" className={button.plain} onClick={() => setEdits(true)}>
+          <button type="button" className={button.plain} onClick={() => setEdits("handles")}>
             <ScanFace size={14} aria-hidden /> Handles
+          </button>
+        )}
+        {record && (
+          <button type="button" className={button.plain} onClick={() => setEdits("background")}>
+            <Eraser size={14} aria-hidden /> Background
           </button>
         )}
         <Link to={`/jobs/${id}/people`} className={button.quiet}>
           People
         </Link>
       </div>
-      {edits && record && (
-        <FaceEditor report={report} record={record} words={words} onClose={() => setEdits(false)} />
+      {edits === "handles" && record && (
+        <FaceEditor report={report} record={record} words={words} onClose={() => setEdits(null)} />
+      )}
+      {edits === "background" && record && (
+        <BackdropEditor report={report} record={record} words={words} onClose={() => setEdits(null)} />
       )}
     </section>
   );

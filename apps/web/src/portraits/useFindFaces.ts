@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { useAppDispatch, useAppSelector } from "../app/store.ts";
+import { getReady } from "../seeing/seeing.ts";
 import { facesForgotten, findFaces, unmeasured } from "../table/faces.ts";
 
 /** While a job of portraits is open, photos that come in are looked at by themselves. */
@@ -10,6 +11,10 @@ export function useFindFaces(): void {
   useEffect(() => {
     dispatch(facesForgotten());
   }, [dispatch, id]);
+  const isOfPeople = useAppSelector((state) => (state.openJob.job?.ticket.kind === "portraits" ? id : null));
+  useEffect(() => {
+    if (isOfPeople !== null) void getReady();
+  }, [isOfPeople]);
   useEffect(() => {
     if (waits) void dispatch(findFaces());
   }, [dispatch, waits]);

@@ -2,7 +2,7 @@ import { createSelector, createSlice, type PayloadAction } from "@reduxjs/toolki
 import { reportPeople, type PersonReport } from "@wide-quilt/core";
 import { LOCALE } from "../app/preferences.ts";
 import type { Dispatch, State } from "../app/store.ts";
-import { findFaceIn } from "../faces/find.ts";
+import { findFaceIn } from "../seeing/seeing.ts";
 import { edit } from "./edits.ts";
 import { selectJob, selectSheets } from "./sheets.ts";
 

@@ -14,15 +14,21 @@ const BINS = 12;
  * strokes that say otherwise, made one by a graph cut that follows edges (Boykov and Jolly 2001; colours as in Rother,
  * Kolmogorov and Blake 2004, with histograms for their mixtures).
  *
- * `guess` is how likely every pixel is the person, of the picture's size.
+ * `guess` is how likely every pixel is the person, of the picture's size. With the division that was before the last
+ * stroke its colours are known already, and one cut will do.
  */
-export function personIn(picture: Pixels, guess: Plane, strokes: readonly BackdropStroke[]): Uint8Array {
+export function personIn(
+  picture: Pixels,
+  guess: Plane,
+  strokes: readonly BackdropStroke[],
+  before?: Uint8Array,
+): Uint8Array {
   const { width, height } = picture;
   const said = rasterised(strokes, width, height);
-  let side: Uint8Array = Uint8Array.from(guess.data, (value) => (value > 0.5 ? 1 : 0));
+  let side: Uint8Array = before ?? Uint8Array.from(guess.data, (value) => (value > 0.5 ? 1 : 0));
   const links = linksOf(picture);
   // What the first division learns of the colours makes the second one better.
-  for (let pass = 0; pass < 2; pass++) {
+  for (let pass = before ? 1 : 0; pass < 2; pass++) {
     const [person, behind] = histograms(picture, guess, said, side, pass);
     const terminal = new Float32Array(width * height);
     for (let i = 0; i < terminal.length; i++) {

@@ -1,7 +1,10 @@
 import type { BackdropFill } from "../backdrop/index.ts";
 import { bytesOf } from "./colour.ts";
-import { between, boxMean, type Pixels, type Plane } from "./picture.ts";
+import { boxMean, coarse, placesOf, type Pixels, type Plane } from "./picture.ts";
 import { brightness, edge, linesOf } from "./soften.ts";
+
+/** Longest side of the coarse picture that says the colours of person and background, in pixels. */
+const COARSE = 340;
 
 /** Radius over which the colours of person and background are taken to be even, a share of the longer side. */
 const NEAR = 0.012;
@@ -20,47 +23,51 @@ export function replaceBackground(
   progress: (row: number) => void = () => undefined,
 ): void {
   const { width: w, height: h } = small;
-  const lines = linesOf(brightness(small), mask, 2, 4e-4);
-  const certain = certainty(mask);
-  const [person, behind] = [coloursOf(small, mask, true), coloursOf(small, mask, false)];
   const { data, width, height, channels } = photo;
-  const same = width === w && height === h;
+  const lines = width === w && height === h ? null : linesOf(brightness(small), mask, 2, 4e-4);
+  const certain = certainty(mask);
+  // Colours of either side change slowly: a coarse picture says them as well.
+  const block = Math.max(1, Math.floor(Math.max(w, h) / COARSE));
+  const [tiles, shares] = coarse(small, mask, block);
+  const [person, behind] = [coloursOf(tiles, shares, true), coloursOf(tiles, shares, false)];
+  const columns = placesOf(width, w);
+  const rows = placesOf(height, h);
   for (let y = 0; y < height; y++) {
     progress(y);
-    const [nr, ng, nb] = fillAt(fill, (y + 0.5) / height);
-    const [top, bottom, down] = between(((y + 0.5) * h) / height - 0.5, h);
+    const fills = fillAt(fill, (y + 0.5) / height);
+    const [top, bottom, down] = [rows.first[y]! * w, rows.second[y]! * w, rows.share[y]!];
+    const nearRow = down < 0.5 ? top : bottom;
+    const tileRow = Math.floor(nearRow / w / block) * tiles.width;
     for (let x = 0; x < width; x++) {
+      const left = columns.first[x]!;
+      const right = columns.second[x]!;
+      const across = columns.share[x]!;
+      const near = nearRow + (across < 0.5 ? left : right);
+      const sure = certain[near]!;
+      if (sure === 1) continue;
       const at = (y * width + x) * channels;
-      const [left, right, across] = between(((x + 0.5) * w) / width - 0.5, w);
-      const near = (down < 0.5 ? top : bottom) * w + (across < 0.5 ? left : right);
-      if (certain[near] === 1) continue;
-      if (certain[near] === 0) {
-        data[at] = nr;
-        data[at + 1] = ng;
-        data[at + 2] = nb;
+      if (sure === 0) {
+        data[at] = fills[0];
+        data[at + 1] = fills[1];
+        data[at + 2] = fills[2];
         continue;
       }
-      const corners = [top * w + left, top * w + right, bottom * w + left, bottom * w + right] as const;
-      const weights = [
-        (1 - across) * (1 - down),
-        across * (1 - down),
-        (1 - across) * down,
-        across * down,
-      ] as const;
-      const mixed = (values: Float32Array, step = 1, c = 0) =>
-        values[corners[0] * step + c]! * weights[0] +
-        values[corners[1] * step + c]! * weights[1] +
-        values[corners[2] * step + c]! * weights[2] +
-        values[corners[3] * step + c]! * weights[3];
-      const light = (0.2126 * data[at]! + 0.7152 * data[at + 1]! + 0.0722 * data[at + 2]!) / 255;
-      const alpha = same ? mask.data[near]! : edge(mixed(lines.a) * light + mixed(lines.b));
-      const fills = [nr, ng, nb] as const;
+      let alpha = mask.data[near]!;
+      if (lines) {
+        const light = (0.2126 * data[at]! + 0.7152 * data[at + 1]! + 0.0722 * data[at + 2]!) / 255;
+        const { a, b } = lines;
+        const upperA = a[top + left]! * (1 - across) + a[top + right]! * across;
+        const lowerA = a[bottom + left]! * (1 - across) + a[bottom + right]! * across;
+        const upperB = b[top + left]! * (1 - across) + b[top + right]! * across;
+        const lowerB = b[bottom + left]! * (1 - across) + b[bottom + right]! * across;
+        alpha = edge((upperA * (1 - down) + lowerA * down) * light + upperB * (1 - down) + lowerB * down);
+      }
+      const tile = (tileRow + Math.floor((near - nearRow) / block)) * 3;
       for (let c = 0; c < 3; c++) {
         const own = data[at + c]!;
-        const [f, b] = [mixed(person, 3, c), mixed(behind, 3, c)];
-        const clean = f + alpha * (own - alpha * f - (1 - alpha) * b);
-        const value = alpha * Math.min(255, Math.max(0, clean)) + (1 - alpha) * fills[c]!;
-        data[at + c] = Math.min(255, Math.max(0, Math.round(value)));
+        const [f, b] = [person[tile + c]!, behind[tile + c]!];
+        const clean = Math.min(255, Math.max(0, f + alpha * (own - alpha * f - (1 - alpha) * b)));
+        data[at + c] = Math.min(255, Math.max(0, Math.round(alpha * clean + (1 - alpha) * fills[c]!)));
       }
     }
   }
@@ -76,7 +83,9 @@ export function fillAt(fill: BackdropFill, down: number): [number, number, numbe
 /** 1 where everything around is person, 0 where nothing is, 2 near the edge. */
 function certainty({ data, width, height }: Plane): Uint8Array {
   const around = boxMean(data, width, height, 3);
-  return Uint8Array.from(around, (value) => (value > 0.9995 ? 1 : value < 0.0005 ? 0 : 2));
+  const out = new Uint8Array(around.length);
+  for (let i = 0; i < out.length; i++) out[i] = around[i]! > 0.9995 ? 1 : around[i]! < 0.0005 ? 0 : 2;
+  return out;
 }
 
 /** The colours of one side, carried on past its edge; three figures a pixel. */

@@ -25,7 +25,11 @@ export interface Lines {
 export function linesOf(guide: Plane, mask: Plane, radius: number, even: number): Lines {
   const { width, height } = guide;
   const mean = (values: Float32Array) => boxMean(values, width, height, radius);
-  const times = (a: Float32Array, b: Float32Array) => a.map((value, i) => value * b[i]!);
+  const times = (a: Float32Array, b: Float32Array) => {
+    const product = new Float32Array(a.length);
+    for (let i = 0; i < a.length; i++) product[i] = a[i]! * b[i]!;
+    return product;
+  };
   const [meanG, meanM] = [mean(guide.data), mean(mask.data)];
   const [meanGM, meanGG] = [mean(times(guide.data, mask.data)), mean(times(guide.data, guide.data))];
   const a = new Float32Array(meanG.length);
@@ -51,7 +55,8 @@ export function soften(picture: Pixels, side: Uint8Array, width: number, height:
   const guide = brightness(picture);
   const radius = Math.max(2, Math.round(SOFT * Math.max(picture.width, picture.height)));
   const { a, b } = linesOf(guide, large, radius, 1e-3);
-  const data = large.data.map((_, i) => edge(a[i]! * guide.data[i]! + b[i]!));
+  const data = new Float32Array(a.length);
+  for (let i = 0; i < data.length; i++) data[i] = edge(a[i]! * guide.data[i]! + b[i]!);
   return { data, width: picture.width, height: picture.height };
 }
 

@@ -1,3 +1,4 @@
+export { withBackdrop } from "./backdrop.ts";
 export { BadPhoto } from "./badPhoto.ts";
 export type { PhotoFiles } from "./files.ts";
 export { photoHash } from "./hash.ts";

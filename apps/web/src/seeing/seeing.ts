@@ -1,0 +1,100 @@
+import type { BackdropFill, BackdropStroke } from "@wide-quilt/core";
+import { address } from "../api/client.ts";
+import type { ShownCutout } from "./cutout.ts";
+import type { FaceFinding } from "./findFace.ts";
+
+export type { ShownCutout } from "./cutout.ts";
+export type { FaceFinding } from "./findFace.ts";
+
+/** What the thread that looks at photos is asked, and what it answers. */
+export type SeeingTask = { id: number } & (
+  | { do: "get ready" }
+  | { do: "find face"; picture: ImageBitmap }
+  | { do: "open cutout"; picture: ImageBitmap }
+  | { do: "show cutout"; strokes: BackdropStroke[]; fill: BackdropFill | null; wanted: string }
+  | { do: "mask"; strokes: BackdropStroke[] }
+);
+export type SeeingAnswer = { id: number } & (
+  | { ready: true }
+  { found: FaceFinding } | { opened: true } | { shown: ShownCutout } | { mask: Blob } | { failed: string }
+);
+
+/** The size of the previews that are looked at. */
+const LOOKED_AT = 1600;
+
+let worker: Worker | null = null;
+let next = 1;
+const waiting = new Map<number, (answer: SeeingAnswer) => void>();
+
+/** Loads the models, so that the first question is answered as quickly as any other. */
+export const getReady = (): Promise<unknown> => ask({ id: next++, do: "get ready" });
+
+/** Looks for the face of a photo. Nothing leaves this machine. */
+export async function findFaceIn(photo: string): Promise<FaceFinding> {
+  const picture = await pictureOf(photo);
+  if (!picture) return { face: null, why: "This photo is not here. Drop its file in again." };
+  const answer = await ask({ id: next++, do: "find face", picture }, [picture]);
+  if ("found" in answer) return answer.found;
+  const why = "failed" in answer ? answer.failed : "";
+  return {
+    face: null,
+    why: `Faces cannot be looked for in this browser (${why}). Set the crown, the chin and the eyes by hand.`,
+  };
+}
+
+/** Opens a photo to be cut out; the ones opened before are forgotten. Throws a sentence. */
+export async function openCutout(photo: string): Promise<void> {
+  const picture = await pictureOf(photo);
+  if (!picture) throw new Error("This photo is not here. Drop its file in again.");
+  fulfilled(await ask({ id: next++, do: "open cutout", picture }, [picture]));
+}
+
+/** The open photo with something else behind the person, or with nothing changed where the fill is null. */
+export async function showCutout(
+  strokes: readonly BackdropStroke[],
+  fill: BackdropFill | null,
+  wanted: string,
+): Promise<ShownCutout> {
+  const answer = await ask({ id: next++, do: "show cutout", strokes: [...strokes], fill, wanted });
+  return (fulfilled(answer) as { shown: ShownCutout }).shown;
+}
+
+/** The mask of the open photo as a grey PNG. */
+export async function maskOf(strokes: readonly BackdropStroke[]): Promise<Blob> {
+  const answer = await ask({ id: next++, do: "mask", strokes: [...strokes] });
+  return (fulfilled(answer) as { mask: Blob }).mask;
+}
+
+function fulfilled(answer: SeeingAnswer): SeeingAnswer {
+  if ("failed" in answer) {
+    throw new Error(`People cannot be told from their background in this browser (${answer.failed}).`);
+  }
+  return answer;
+}
+
+async function pictureOf(photo: string): Promise<ImageBitmap | null> {
+  const response = await fetch(address.previewFor(photo, LOOKED_AT));
+  return response.ok ? createImageBitmap(await response.blob()) : null;
+}
+
+const ask = (task: SeeingTask, handedOver: Transferable[] = []): Promise<SeeingAnswer> =>
+  new Promise((resolve) => {
+    waiting.set(task.id, resolve);
+    started().postMessage(task, handedOver);
+  });
+
+function started(): Worker {
+  if (worker) return worker;
+  // A classic worker: the runtime brings itself in with importScripts.
+  const own = new Worker(new URL("./seeing.worker.ts", import.meta.url), { type: "classic" });
+  own.onmessage = ({ data }: MessageEvent<SeeingAnswer>) => {
+    waiting.get(data.id)?.(data);
+    waiting.delete(data.id);
+  };
+  own.onerror = (event) => {
+    for (const [id, resolve] of waiting) resolve({ id, failed: event.message });
+    waiting.clear();
+    worker = null;
+  };
+  return (worker = own);
+}

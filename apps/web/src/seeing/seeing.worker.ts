@@ -1,0 +1,38 @@
+/** The one thread that looks at photos: faces and backgrounds share the models, which are loaded once. */
+import { Cutout } from "./cutout.ts";
+import { findFace } from "./findFace.ts";
+import { models } from "./models.ts";
+import type { SeeingAnswer, SeeingTask } from "./seeing.ts";
+
+let cutout: Cutout | null = null;
+
+onmessage = async ({ data: task }: MessageEvent<SeeingTask>) => {
+  try {
+    postMessage({ id: task.id, ...(await done(task)) } as SeeingAnswer);
+  } catch (error) {
+    postMessage({ id: task.id, failed: error instanceof Error ? error.message : String(error) });
+  }
+};
+
+async function done(task: SeeingTask) {
+  switch (task.do) {
+    case "get ready":
+      await models();
+      return { ready: true };
+    case "find face": {
+      const found = await findFace(await models(), task.picture);
+      task.picture.close();
+      return { found };
+    }
+    case "open cutout":
+      cutout = await Cutout.open(await models(), task.picture);
+      task.picture.close();
+      return { opened: true };
+    case "show cutout":
+      if (!cutout) throw new Error("No photo is open");
+      return { shown: cutout.show(task.strokes, task.fill, task.wanted) };
+    case "mask":
+      if (!cutout) throw new Error("No photo is open");
+      return { mask: await cutout.mask(task.strokes) };
+  }
+}

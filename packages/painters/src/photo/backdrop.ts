@@ -1,0 +1,46 @@
+import { PHOTO_LIMITS } from "./limits.ts";
+import { replaceBackground, type BackdropFill, type Pixels, type Plane } from "@wide-quilt/core";
+import { BadPhoto } from "./badPhoto.ts";
+import { openPhoto, openUpright } from "./open.ts";
+
+/** High enough that the edges of hair keep what they are. */
+const QUALITY = 96;
+
+/**
+ * A photo with something else behind the person, at its full size: an upright sRGB JPEG. The mask is a grey picture of
+ * the photo's proportions, white where the person is. Throws BadPhoto for a mask that is of another photo.
+ */
+export async function withBackdrop(
+  photo: string,
+  mask: string,
+  fill: BackdropFill,
+  progress?: (row: number) => void,
+): Promise<Buffer> {
+  const grey = await openPhoto(mask)
+    .flatten({ background: "#000000" })
+    .toColourspace("b-w")
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const { width: w, height: h, channels } = grey.info;
+  const full = await openUpright(photo).raw().toBuffer({ resolveWithObject: true });
+  const { width, height } = full.info;
+  const stretched = Math.abs(width / height / (w / h) - 1);
+  if (stretched > 0.02 || w > width * 1.01) {
+    throw new BadPhoto("This mask belongs to another photo: its proportions are different.");
+  }
+  const plane: Plane = {
+    data: Float32Array.from({ length: w * h }, (_, i) => grey.data[i * channels]! / 255),
+    width: w,
+    height: h,
+  };
+  const small = await openUpright(photo).resize(w, h, { fit: "fill" }).raw().toBuffer();
+  const pixels: Pixels = { data: full.data, width, height, channels: 3 };
+  replaceBackground(pixels, { data: small, width: w, height: h, channels: 3 }, plane, fill, progress);
+  return openPhoto(full.data, {
+    raw: { width, height, channels: 3 },
+    limitInputPixels: PHOTO_LIMITS.pixels,
+  })
+    .withIccProfile("srgb")
+    .jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" })
+    .toBuffer();
+}
