@@ -16,7 +16,11 @@ export type SeeingTask = { id: number } & (
 );
 export type SeeingAnswer = { id: number } & (
   | { ready: true }
-  { found: FaceFinding } | { opened: true } | { shown: ShownCutout } | { mask: Blob } | { failed: string }
+  | { found: FaceFinding }
+  | { opened: true }
+  | { shown: ShownCutout }
+  | { mask: Blob }
+  | { failed: string }
 );
 
 /** The size of the previews that are looked at. */

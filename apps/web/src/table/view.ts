@@ -14,6 +14,12 @@ export type Zoom = "fit" | number;
 /** What dragging on the table moves. */
 export type Drags = "photo" | "cell";
 
+/** A point of the sheet, in µm. */
+export interface Spot {
+  x: number;
+  y: number;
+}
+
 /** How the table is looked at; no part of the job. */
 export interface View {
   /** Key of the selected cell. */
@@ -26,6 +32,8 @@ export interface View {
   /** Guides of this job's sheets, dragged out of the rulers; they never print. */
   guides: { x: Um[]; y: Um[] };
   rulers: boolean;
+  /** The measuring stick, on the sheet that is shown; null while it is put away. */
+  stick: { ends: [Spot, Spot] } | null;
   /** The mesh of the grid; null for none. */
   grid: Um | null;
   /** Whether pages that face each other are shown as one. */
@@ -53,6 +61,7 @@ const fresh: View = {
   snapped: [],
   guides: { x: [], y: [] },
   rulers: false,
+  stick: null,
   grid: null,
   pair: true,
   photo: null,
@@ -96,6 +105,13 @@ export const view = createSlice({
       { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "guides" | "pair">>>,
     ) => {
       Object.assign(state, payload);
+    },
+    /** Takes the measuring stick out, or puts it away. */
+    stickTaken: (state, { payload }: PayloadAction<[Spot, Spot] | null>) => {
+      state.stick = payload && { ends: payload };
+    },
+    stickLaid: (state, { payload }: PayloadAction<[Spot, Spot]>) => {
+      if (state.stick) state.stick.ends = payload;
     },
     photoChosen: (state, { payload }: PayloadAction<string | null>) => {
       state.photo = payload;
@@ -145,6 +161,8 @@ export const {
   aided,
   searched,
   comparing,
+  stickTaken,
+  stickLaid,
   photoChosen,
   sheetTurned,
   zoomed,

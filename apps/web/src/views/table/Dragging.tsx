@@ -1,9 +1,10 @@
 import { Radio, RadioGroup } from "@headlessui/react";
-import { Grid3x3, Ruler } from "lucide-react";
+import { Grid3x3, PencilRuler, Ruler } from "lucide-react";
 import type { ReactNode } from "react";
-import { mm } from "@wide-quilt/core";
+import { mm, type SheetPlan } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
-import { aided, dragging, type Drags } from "../../table/view.ts";
+import { selectSheet } from "../../table/sheets.ts";
+import { aided, dragging, stickTaken, type Drags, type Spot } from "../../table/view.ts";
 
 const CHOICES: { value: Drags; text: string }[] = [
   { value: "photo", text: "Move photos" },
@@ -16,6 +17,8 @@ export function Dragging({ className }: { className: string }) {
   const drags = useAppSelector((state) => state.view.drags);
   const rulers = useAppSelector((state) => state.view.rulers);
   const grid = useAppSelector((state) => state.view.grid);
+  const stick = useAppSelector((state) => state.view.stick);
+  const sheet = useAppSelector(selectSheet);
   const guided = useAppSelector(({ view: { guides } }) => guides.x.length + guides.y.length > 0);
   return (
     <div className="flex items-center gap-1">
@@ -51,6 +54,14 @@ export function Dragging({ className }: { className: string }) {
       >
         <Grid3x3 size={15} aria-hidden />
       </Aid>
+      <Aid
+        className={className}
+        label="Measuring stick"
+        pressed={stick !== null}
+        onClick={() => dispatch(stickTaken(stick === null && sheet ? acrossOf(sheet) : null))}
+      >
+        <PencilRuler size={15} aria-hidden />
+      </Aid>
       {guided && (
         <button
           type="button"
@@ -63,6 +74,12 @@ export function Dragging({ className }: { className: string }) {
     </div>
   );
 }
+
+/** Where the stick lies when it is taken out: half the sheet wide, in its middle. */
+const acrossOf = ({ paper: { width, height } }: SheetPlan): [Spot, Spot] => [
+  { x: Math.round(width / 4), y: Math.round(height / 2) },
+  { x: Math.round((width * 3) / 4), y: Math.round(height / 2) },
+];
 
 interface AidProps {
   label: string;

@@ -14,7 +14,9 @@ import { Cells, type BareDrop } from "./Cells.tsx";
 import { Dimensions } from "./Dimensions.tsx";
 import { Ghost } from "./Ghost.tsx";
 import { facing } from "./pages.ts";
+import { HeadGuides } from "./HeadGuides.tsx";
 import { Rulers } from "./Rulers.tsx";
+import { Stick } from "./Stick.tsx";
 import { useWheel } from "./useWheel.ts";
 import { useZoom } from "./zoom.ts";
 
@@ -152,7 +154,9 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         <Cells sheet={sheet} px={px} onBare={setDrop} />
         {isBare && (isFree ? <FirstCells empty={sheet.cells.length === 0} /> : <FirstPhotos />)}
         {rulers && <Rulers sheet={sheet} px={px} />}
+        {cell && !several && <HeadGuides cell={cell} px={px} />}
         {cell && !several && <Dimensions sheet={sheet} cell={cell} px={px} />}
+        {active && <Stick sheet={sheet} px={px} />}
         {drop && <BareDropPanel sheet={sheet} drop={drop} px={px} onClose={() => setDrop(null)} />}
       </div>
       <p
