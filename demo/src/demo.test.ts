@@ -5,7 +5,9 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { expect, it } from "vitest";
 import { arrange, check, toCheck } from "@wide-quilt/core";
-import { DEMO_PHOTOS, demoJobs, renderPhoto } from "./index.ts";
+import { Resvg } from "@resvg/resvg-js";
+import { measureFace, placeFace, ruleById, um } from "@wide-quilt/core";
+import { DEMO_PHOTOS, demoJobs, GUESTS, headOf, RINGERS, renderPhoto, ROOMY, silhouette } from "./index.ts";
 
 const refs = DEMO_PHOTOS.map(({ name }) => ({ id: name, name }));
 const facts = Object.fromEntries(DEMO_PHOTOS.map(({ name, width, height }) => [name, { width, height }]));
@@ -49,4 +51,64 @@ it("renders a photo with real EXIF, the same each time", async () => {
   expect([info.width, info.height]).toEqual([300, 400]);
   const [red, , blue] = data.subarray((200 * 300 + 150) * 3);
   expect(red! - blue!).toBeGreaterThan(30);
+});
+
+const SITTERS = [...RINGERS, ...GUESTS];
+const SIZE = { width: 800, height: 1000 };
+
+it.each(SITTERS.map((person) => [person.seed, person] as const))(
+  "knows where the head of %i is: its crown is where the rendered person ends",
+  (_, person) => {
+    const { pixels, width } = new Resvg(silhouette(person, SIZE.width, SIZE.height, ROOMY)).render();
+    const { crown, chin } = headOf(person, SIZE.width, SIZE.height, ROOMY);
+    const isPerson = (y: number) => {
+      let seen = 0;
+      for (let x = 330; x < 470; x++) if (pixels[(y * width + x) * 4 + 3]! > 127) seen++;
+      return seen > 42;
+    };
+    let top = 0;
+    while (!isPerson(top)) top++;
+    // A hundredth of a head is 4 pixels here.
+    expect(Math.abs(top - crown.y * SIZE.height)).toBeLessThan(0.02 * (chin.y - crown.y) * SIZE.height);
+  },
+);
+
+const TEN_RULES = [
+  "icao-portrait",
+  "iso-full-frontal",
+  "schengen-visa",
+  "uk-passport",
+  "nl-passport",
+  "fi-passport",
+  "jp-passport",
+  "jp-residence",
+  "us-passport",
+  "ca-passport",
+];
+
+it.each(TEN_RULES)("places all ten heads by %s to 0.1 mm", (id) => {
+  const rule = ruleById(id);
+  const finished = { x: um(0), y: um(0), ...rule.size };
+  for (const person of SITTERS) {
+    // Buns and high hair are not measured to the skull here: rules that do not count hair take the drawn skull.
+    const face = {
+      ...headOf(person, SIZE.width, SIZE.height, ROOMY),
+      skull: { x: 0.5, y: (194 + 80) / 1000 },
+    };
+    const placement = placeFace(face, SIZE, { finished, cover: finished }, rule)!;
+    expect(placement.off, `${person.seed}`).toBe(0);
+    const { figures, slant, aside } = measureFace(
+      face,
+      SIZE,
+      { finished, cover: finished },
+      placement.sits,
+      rule,
+    );
+    for (const { value, allowed } of figures) {
+      expect(value!).toBeGreaterThan(allowed.from - 100);
+      expect(value!).toBeLessThan(allowed.to + 100);
+    }
+    expect(Math.abs(slant)).toBeLessThan(0.01);
+    expect(Math.abs(aside)).toBeLessThan(0.04 * rule.size.width);
+  }
 });

@@ -5,12 +5,18 @@ import {
   paperById,
   PRINTERS,
   printerOfJob,
+  ruleById,
   um,
+  type Face,
   type Job,
   type Kind,
   type JobEdit,
   type PhotoRef,
 } from "@wide-quilt/core";
+
+import { headOf } from "./portrait/head.ts";
+import { RINGERS } from "./portrait/person.ts";
+import { DEMO_PHOTOS } from "./photos.ts";
 
 const onPaper = (id: string): JobEdit => {
   const { name, width, height } = paperById(id);
@@ -23,12 +29,35 @@ const named = (photos: readonly PhotoRef[], name: string): PhotoRef => {
   return photo;
 };
 
+/** The ringers by name, in the order of their photos. */
+const NAMES = [
+  "Wren Harlow",
+  "Tobias Reed",
+  "Amara Finch",
+  "Linnea Voss",
+  "Edmund Sallow",
+  "Greta Holm",
+  "Yasmin Tern",
+];
+
+/** Where the head is in a ringer's photo. */
+function headIn(name: string): Face {
+  const { width, height } = DEMO_PHOTOS.find((photo) => photo.name === name)!;
+  return headOf(
+    RINGERS.find(({ seed }) => name === `MS-0${seed}.jpg`)!,
+    width,
+    height,
+  );
+}
+
 /** The finished jobs that the demo begins with, the last one changed first. */
 export function demoJobs(photos: readonly PhotoRef[]): Job[] {
   const begin = (kind: Kind, name: string, edits: JobEdit[]) =>
     edits.reduce(applyEdit, freshJob(kind, name, "en-GB"));
   const make = (name: string, edits: JobEdit[]) => begin("copies", name, edits);
   const portraits = photos.filter(({ name }) => name.startsWith("MS-"));
+  // The last ringer's photo is too small for an office.
+  const sitters = portraits.slice(0, -1);
   const scenes = photos.filter(({ name }) => !name.startsWith("MS-"));
   const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
   const pieces = (photo: string, first: number) => [
@@ -77,6 +106,26 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
       },
       { do: "add photos", photos: scenes },
       { do: "put in all", photo: named(photos, "low-water.jpg").id },
+    ]),
+    begin("portraits", "Document photos, spring team", [
+      { do: "add photos", photos: sitters },
+      { do: "faces", faces: Object.fromEntries(sitters.map(({ id, name }) => [id, headIn(name)])) },
+      {
+        do: "ticket",
+        change: {
+          names: true,
+          rule: "schengen-visa",
+          rules: [ruleById("schengen-visa"), ruleById("nl-passport")],
+          people: sitters.map(({ id, name }, i) => ({
+            shot: i + 1,
+            name: NAMES[i]!,
+            number: name.slice(0, 6),
+            photo: id,
+            rule: i === 4 ? "nl-passport" : null,
+            quantity: i === 5 ? 4 : null,
+          })),
+        },
+      },
     ]),
     make("Ringers’ badges, spring team", [
       { do: "ticket", change: { copies: 8 } },

@@ -126,3 +126,34 @@ export const RINGERS: readonly Person[] = [
     breadth: 1.0,
   },
 ];
+
+/** Two who came along for a day. */
+export const GUESTS: readonly Person[] = [
+  {
+    seed: 61,
+    skin: "#c99472",
+    hair: "#5b3a23",
+    contrast: 0.24,
+    style: "long",
+    eyes: "#5a4632",
+    coat: "#7a5a2e",
+    backdrop: "#dfe3e6",
+    age: 0.5,
+    breadth: 1.03,
+    glasses: true,
+    lips: "#a85a52",
+  },
+  {
+    seed: 62,
+    skin: "#5d3a26",
+    hair: "#0f0d0c",
+    contrast: 0.16,
+    style: "short",
+    eyes: "#23160e",
+    coat: "#8a8f98",
+    backdrop: "#e2e5e8",
+    age: 0.45,
+    breadth: 1.02,
+    beard: 0.5,
+  },
+];

@@ -3,17 +3,48 @@ import { face, headPath } from "./face.ts";
 import { beard, hairBehind, hairInFront } from "./hair.ts";
 import type { Person } from "./person.ts";
 
-/** A head-and-shoulders portrait before a plain backdrop, as SVG of 700 × 900 stretched to a size in pixels. */
-export function portrait(person: Person, width: number, height: number): string {
-  const { breadth } = person;
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="85 95 530 681" preserveAspectRatio="xMidYMid slice">
+/** The part of the drawing that a photo shows: head and shoulders close up, or with room around. */
+export interface Frame {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+export const CLOSE: Frame = { x: 85, y: 95, width: 530, height: 681 };
+export const ROOMY: Frame = { x: -50, y: -80, width: 800, height: 1000 };
+
+/** A head-and-shoulders portrait, as SVG of 700 × 900 stretched to a size in pixels; before a plain backdrop or another. */
+export function portrait(
+  person: Person,
+  width: number,
+  height: number,
+  frame: Frame = CLOSE,
+  behind: string = backdrop(person),
+): string {
+  return svg(
+    person,
+    width,
+    height,
+    frame,
+    `${behind}${figure(person)}<rect x="-400" y="-400" width="1500" height="1700" fill="url(#vignette)"/>`,
+  );
+}
+
+/** The person alone: what is not transparent is the person. */
+export const silhouette = (person: Person, width: number, height: number, frame: Frame = CLOSE): string =>
+  svg(person, width, height, frame, figure(person));
+
+function svg(person: Person, width: number, height: number, frame: Frame, content: string): string {
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="${frame.x} ${frame.y} ${frame.width} ${frame.height}" preserveAspectRatio="xMidYMid slice">
   ${definitions(person)}
-  ${backdrop(person)}
-  <g transform="translate(350 0) scale(${breadth} 1) translate(-350 0)">
-    ${hairBehind(person)}${body(person)}${face(person)}${beard(person)}${hairInFront(person)}${glasses(person)}
-  </g>
-  <rect x="-400" y="-400" width="1500" height="1700" fill="url(#vignette)"/>
+  ${content}
 </svg>`;
+}
+
+function figure(person: Person): string {
+  return `<g transform="translate(350 0) scale(${person.breadth} 1) translate(-350 0)">
+    ${hairBehind(person)}${body(person)}${face(person)}${beard(person)}${hairInFront(person)}${glasses(person)}
+  </g>`;
 }
 
 function definitions({ skin, hair, coat, backdrop }: Person): string {

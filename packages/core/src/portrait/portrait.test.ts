@@ -132,9 +132,9 @@ describe("placing a face by a rule", () => {
   });
 
   it("says so when head and rule contradict each other, whatever the photo", () => {
-    // As broad as it is high: 26…30 mm of height cannot go with 16…20 mm of width.
+    // As broad as it is high: 28…33 mm of height cannot go with 15…22 mm of width.
     const face = head(PHOTO, { x: 1500, crown: 1000, height: 1700, width: 1700 });
-    const { placement } = placed(face, ruleById("nl-passport"));
+    const { placement } = placed(face, ruleById("cn-passport"));
     expect(placement.contradicts).toBe(true);
     expect(sayShort(placement, { unit: "mm", ppi: 300 })).toMatch(/contradict each other/);
   });
