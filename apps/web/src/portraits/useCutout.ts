@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Backdrop, BackdropFill, BackdropStroke } from "@wide-quilt/core";
 import { server } from "../api/client.ts";
-import { sentenceOf } from "../api/problem.ts";
+import { NotReadable, sentenceOf } from "../api/problem.ts";
 import { useAppDispatch } from "../app/store.ts";
 import { maskOf, openCutout, showCutout, type ShownCutout } from "../seeing/seeing.ts";
 import { edit } from "../table/edits.ts";
@@ -44,7 +44,7 @@ export function useCutout(
         const next = await showCutout(strokes, fill, wanted);
         if (own === turn.current) setShown(next);
       } catch (error) {
-        setFailed(error instanceof Error ? error.message : String(error));
+        setFailed(sentenceOf(error));
       } finally {
         if (own === turn.current) setBusy(false);
       }
@@ -57,7 +57,7 @@ export function useCutout(
       const png = new File([await maskOf(strokes)], "mask.png", { type: "image/png" });
       const taken = await server.addPhotos([png], new AbortController().signal);
       const mask = taken.photos[0];
-      if (!mask) throw new Error(taken.refused[0]?.why ?? "The mask was not taken in.");
+      if (!mask) throw new NotReadable(taken.refused[0]?.why ?? "The mask was not taken in.");
       const { id: made } = await server.makeBackdrop(photo, mask.id, fill);
       const backdrop: Backdrop = { strokes: [...strokes], fill, mask: mask.id, made };
       dispatch(edit({ do: "backdrops", backdrops: { [photo]: backdrop } }));

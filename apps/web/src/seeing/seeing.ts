@@ -1,5 +1,6 @@
 import type { BackdropFill, BackdropStroke } from "@wide-quilt/core";
 import { address } from "../api/client.ts";
+import { NotReadable } from "../api/problem.ts";
 import type { ShownCutout } from "./cutout.ts";
 import type { FaceFinding } from "./findFace.ts";
 
@@ -46,10 +47,10 @@ export async function findFaceIn(photo: string): Promise<FaceFinding> {
   };
 }
 
-/** Opens a photo to be cut out; the ones opened before are forgotten. Throws a sentence. */
+/** Opens a photo to be cut out; the ones opened before are forgotten. Throws NotReadable. */
 export async function openCutout(photo: string): Promise<void> {
   const picture = await pictureOf(photo);
-  if (!picture) throw new Error("This photo is not here. Drop its file in again.");
+  if (!picture) throw new NotReadable("This photo is not here. Drop its file in again.");
   fulfilled(await ask({ id: next++, do: "open cutout", picture }, [picture]));
 }
 
@@ -71,7 +72,7 @@ export async function maskOf(strokes: readonly BackdropStroke[]): Promise<Blob> 
 
 function fulfilled(answer: SeeingAnswer): SeeingAnswer {
   if ("failed" in answer) {
-    throw new Error(`People cannot be told from their background in this browser (${answer.failed}).`);
+    throw new NotReadable(`People cannot be told from their background in this browser (${answer.failed}).`);
   }
   return answer;
 }

@@ -4,6 +4,7 @@ import { LOCALE } from "../app/preferences.ts";
 import type { Dispatch, State } from "../app/store.ts";
 import { findFaceIn } from "../seeing/seeing.ts";
 import { edit } from "./edits.ts";
+import { opening } from "./openJob.ts";
 import { selectJob, selectSheets } from "./sheets.ts";
 
 /** How the search for faces in the job's photos stands; no part of the job. */
@@ -22,7 +23,6 @@ export const faces = createSlice({
   name: "faces",
   initialState: fresh,
   reducers: {
-    facesForgotten: () => fresh,
     lookingAt: (state, { payload }: PayloadAction<Faces["looking"]>) => {
       state.looking = payload;
     },
@@ -32,9 +32,11 @@ export const faces = createSlice({
       else state.said[photo] = why;
     },
   },
+  // What was found belongs to the job that was open.
+  extraReducers: (builder) => builder.addCase(opening, () => fresh),
 });
 
-export const { facesForgotten, lookingAt, lookedAt } = faces.actions;
+export const { lookingAt, lookedAt } = faces.actions;
 
 type Thunk = (dispatch: Dispatch, getState: () => State) => Promise<void>;
 

@@ -40,6 +40,9 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
     dispatch(edit({ do: "ticket", change: { people } }));
   };
   const regions = useRuleRegions();
+  // Dozens of rules in each of dozens of rows are listed only where one is about to choose.
+  const [chooses, setChooses] = useState(false);
+  const offered = chooses ? regions : [{ name: "Of this job", rules: ticket.rules }];
   const chooseRule = (id: string) => {
     const rule = regions.flatMap(({ rules }) => rules).find((one) => one.id === id) ?? null;
     const people = ticket.people.map((one) =>
@@ -97,10 +100,12 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
           aria-label={`Rule of ${name}`}
           className="w-56 rounded-md border border-line bg-white px-1.5 py-1.5"
           value={person.rule ?? ""}
+          onFocus={() => setChooses(true)}
+          onPointerDown={() => setChooses(true)}
           onChange={({ target }) => chooseRule(target.value)}
         >
           <option value="">as the job says</option>
-          {regions.map(({ name: region, rules }) => (
+          {offered.map(({ name: region, rules }) => (
             <optgroup key={region} label={region}>
               {rules.map((rule) => (
                 <option key={rule.id} value={rule.id}>
