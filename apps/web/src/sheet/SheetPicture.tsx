@@ -20,6 +20,8 @@ interface Props {
   softEdge?: number;
   /** As “places” cells are drawn as bare shapes: the picture of a layout. */
   cellsAs?: "photos" | "places";
+  /** Whether its marks are painted over it by a `MarksPicture`, and it is a layer of its own. */
+  marksApart?: boolean;
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */
   label?: string;
@@ -36,6 +38,7 @@ export const SheetPicture = memo(function SheetPicture({
   photo,
   softEdge = 0,
   cellsAs = "photos",
+  marksApart = false,
   className,
   label,
   children,
@@ -50,6 +53,7 @@ export const SheetPicture = memo(function SheetPicture({
     <svg
       viewBox={`0 0 ${paper.width} ${paper.height}`}
       className={className}
+      style={marksApart ? { willChange: "transform" } : undefined}
       role={label ? "img" : undefined}
       aria-label={label}
       aria-hidden={label ? undefined : true}
@@ -91,15 +95,37 @@ export const SheetPicture = memo(function SheetPicture({
           {captions(cells)}
         </Fragment>
       ))}
-      {marks.length > 0 && (
-        <path
-          d={marks.map(({ x1, y1, x2, y2 }) => `M${x1} ${y1}L${x2} ${y2}`).join("")}
-          stroke={marks[0]!.colour}
-          strokeWidth={marks[0]!.width}
-        />
-      )}
+      {!marksApart && <Marks marks={marks} />}
       {children}
     </svg>
+  );
+});
+
+/**
+ * The marks of a sheet alone, to lie over its picture as a layer of their own: while a cell is moved they change with
+ * every frame, and hundreds of photos below them need not be painted again for that.
+ */
+export function MarksPicture({ plan: { paper, marks }, className }: { plan: SheetPlan; className: string }) {
+  return (
+    <svg
+      aria-hidden
+      viewBox={`0 0 ${paper.width} ${paper.height}`}
+      className={className}
+      style={{ willChange: "transform" }}
+    >
+      <Marks marks={marks} />
+    </svg>
+  );
+}
+
+const Marks = memo(function Marks({ marks }: Pick<SheetPlan, "marks">) {
+  if (marks.length === 0) return null;
+  return (
+    <path
+      d={marks.map(({ x1, y1, x2, y2 }) => `M${x1} ${y1}L${x2} ${y2}`).join("")}
+      stroke={marks[0]!.colour}
+      strokeWidth={marks[0]!.width}
+    />
   );
 });
 

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
-import { SheetPicture } from "../../../sheet/SheetPicture.tsx";
+import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
 import { selectCell, selectSheet, selectSheets } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
@@ -146,10 +146,12 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
           photo={preview}
           softEdge={Math.round(1000 / scale / 3)}
           className="block h-full w-full"
+          marksApart
           label={`Sheet ${sheet.number} of ${sheet.of}`}
         >
           {cell && <Ghost cell={cell} photo={preview} />}
         </SheetPicture>
+        <MarksPicture plan={sheet} className="pointer-events-none absolute inset-0 h-full w-full" />
         <Aids sheet={sheet} px={px} />
         <Cells sheet={sheet} px={px} onBare={setDrop} />
         {isBare && (isFree ? <FirstCells empty={sheet.cells.length === 0} /> : <FirstPhotos />)}

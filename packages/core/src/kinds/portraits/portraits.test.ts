@@ -1,0 +1,239 @@
+import { describe, expect, it } from "vitest";
+import { applyEdit, type JobEdit } from "../../edit/index.ts";
+import { LIMITS, readJob, type Job } from "../../job/index.ts";
+import { mm } from "../../length/index.ts";
+import { outputFiles, reportPeople } from "../../people/index.ts";
+import { arrange } from "../../plan/arrange.ts";
+import type { Face } from "../../portrait/index.ts";
+import { ruleById } from "../../rules/index.ts";
+import { freshJob, kindOf, layOut, readPeople, type TicketOf } from "../index.ts";
+
+const PHOTO = { width: 3000, height: 4000 };
+const photos = { ada: PHOTO, ben: PHOTO, cleo: PHOTO };
+/** 1700 px from crown to chin, in the middle. */
+const face: Face = {
+  crown: { x: 0.5, y: 1000 / 4000 },
+  skull: null,
+  chin: { x: 0.5, y: 2700 / 4000 },
+  leftEye: { x: 0.42, y: 1850 / 4000 },
+  rightEye: { x: 0.58, y: 1850 / 4000 },
+  ears: null,
+  sure: true,
+};
+const add = (...ids: (keyof typeof photos)[]): JobEdit => ({
+  do: "add photos",
+  photos: ids.map((id) => ({ id, name: `${id}.jpg` })),
+});
+const make = (...edits: JobEdit[]): Job => edits.reduce(applyEdit, freshJob("portraits", "Test"));
+const ticket = (job: Job) => job.ticket as TicketOf<"portraits">;
+const words = { unit: "mm", locale: "en-GB", ppi: 300 } as const;
+const report = (job: Job) => reportPeople(job, photos, arrange(job, photos), words);
+
+describe("people of a job", () => {
+  it("are its photos, named after their files", () => {
+    const job = make(add("ada", "ben"));
+    expect(ticket(job).people.map(({ name, photo, shot }) => [name, photo, shot])).toEqual([
+      ["ada", "ada", 1],
+      ["ben", "ben", 2],
+    ]);
+    // Eight of each on 10 × 15 cm, which holds eight of 35 × 45 mm.
+    expect(arrange(job, photos).map(({ cells }) => cells.length)).toEqual([8, 8]);
+    expect(arrange(job, photos)[0]!.cells.every(({ turn }) => turn === 0)).toBe(true);
+  });
+
+  it("get the photo that comes later by their name or number, whoever else comes is new", () => {
+    const listed: JobEdit = {
+      do: "ticket",
+      change: {
+        people: [
+          { shot: 1, name: "Ben Tarn", number: "BEN", photo: null, rule: null, quantity: 2 },
+          { shot: 4, name: "ada", number: "", photo: null, rule: null, quantity: null },
+        ],
+      },
+    };
+    const { people } = ticket(make(listed, add("ada", "ben", "cleo")));
+    expect(people.map(({ name, photo, shot }) => [name, photo, shot])).toEqual([
+      ["Ben Tarn", "ben", 1],
+      ["ada", "ada", 4],
+      ["cleo", "cleo", 5],
+    ]);
+  });
+
+  it("stay listed when their photo goes, and what was known of it goes with it", () => {
+    const job = make(add("ada"), { do: "faces", faces: { ada: face } }, { do: "remove photo", photo: "ada" });
+    expect(ticket(job).people.map(({ photo }) => photo)).toEqual([null]);
+    expect(job.faces).toEqual({});
+  });
+
+  it("come along when a job becomes one of document photos, and a pattern keeps none of them", () => {
+    const copies = applyEdit(freshJob("copies", "Test"), add("ada", "ben"));
+    const job = applyEdit(copies, { do: "become", kind: "portraits" });
+    expect(ticket(job).people).toHaveLength(2);
+    expect(kindOf(job).withoutPhotos(job)).toMatchObject({ people: [], rule: "icao-portrait" });
+  });
+
+  it("are no more than can be printed", () => {
+    const reading = readJob(
+      applyEdit(make(add("ada", "ben", "cleo")), { do: "ticket", change: { copies: 1000 } }),
+    );
+    expect(reading).toMatchObject({
+      ok: false,
+      faults: [{ why: expect.stringContaining(`${LIMITS.pieces}`) }],
+    });
+  });
+});
+
+describe("the ticket", () => {
+  const say = (job: Job) =>
+    kindOf(job)
+      .say(job, words, layOut(job, photos).sums)
+      .map(({ text }) => text)
+      .join("")
+      .replaceAll("\u00a0", " ");
+
+  it("reads as a sentence", () => {
+    expect(say(make(add("ada", "ben")))).toBe(
+      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, for Lab, lustre at 300 ppi.",
+    );
+  });
+
+  it("says that some have another rule or number", () => {
+    const job = make(add("ada", "ben"));
+    const people = ticket(job).people.map((one, i) =>
+      i === 0 ? { ...one, rule: "us-visa", quantity: 2 } : one,
+    );
+    const rules = [...ticket(job).rules, ruleById("us-visa")];
+    expect(say(applyEdit(job, { do: "ticket", change: { people, rules } }))).toMatch(
+      /^Put 10 pieces of 2 people by the rule .*, 35 × 45 mm, and 1 other rule, on/,
+    );
+  });
+});
+
+describe("pieces of people", () => {
+  it("are as large as the rule of each, with the strip for the name outside the trim", () => {
+    const job = make(add("ada", "ben"));
+    const people = ticket(job).people.map((one, i) => (i === 1 ? { ...one, rule: "jp-residence" } : one));
+    const rules = [...ticket(job).rules, ruleById("jp-residence")];
+    const named = applyEdit(job, { do: "ticket", change: { people, rules, names: true, copies: 1 } });
+    const [sheet] = arrange(named, photos);
+    const sizes = sheet!.cells.map(({ shot, finished, turn }) => [
+      shot,
+      ...(turn === 0 ? [finished.width, finished.height] : [finished.height, finished.width]),
+    ]);
+    expect(sizes.sort()).toEqual([
+      [1, mm(35), mm(45)],
+      [2, mm(30), mm(40)],
+    ]);
+    expect(sheet!.cells.map(({ caption }) => caption!.text).sort()).toEqual(["ada", "ben"]);
+    for (const { caption, finished, turn } of sheet!.cells) {
+      if (turn === 0) expect(caption!.box.y).toBeGreaterThan(finished.y + finished.height);
+      else expect(caption!.box.x + caption!.box.width).toBeLessThan(finished.x);
+    }
+  });
+
+  it("lie on sheets of their own, whose files are named after each", () => {
+    const job = make(add("ada", "ben"), { do: "ticket", change: { sheets: "per person", copies: 12 } });
+    const sheets = arrange(job, photos);
+    expect(sheets.map(({ cells }) => new Set(cells.map(({ shot }) => shot)).size)).toEqual([1, 1, 1, 1]);
+    expect(outputFiles(job, sheets, false)).toEqual([
+      { person: "ada", sheets: 1 },
+      { person: "ada", sheets: 1 },
+      { person: "ben", sheets: 1 },
+      { person: "ben", sheets: 1 },
+    ]);
+    expect(outputFiles(job, sheets, true)).toEqual([
+      { person: "ada", sheets: 2 },
+      { person: "ben", sheets: 2 },
+    ]);
+    const packed = applyEdit(job, { do: "ticket", change: { sheets: "packed" } });
+    expect(outputFiles(packed, arrange(packed, photos), true)).toEqual([{ person: null, sheets: 3 }]);
+  });
+});
+
+describe("how people stand to their rules", () => {
+  it("says who passes, who was not measured and who has no photo", () => {
+    const job = make(add("ada", "ben"), { do: "faces", faces: { ada: face } });
+    const people = [...ticket(job).people, { ...ticket(job).people[0]!, shot: 9, name: "Cleo", photo: null }];
+    const all = report(applyEdit(job, { do: "ticket", change: { people } }));
+    expect(all.map(({ name, state }) => [name, state])).toEqual([
+      ["ada", "passes"],
+      ["ben", "no handles"],
+      ["Cleo", "no photo"],
+    ]);
+    // 31.5 to 36 mm: the middle.
+    expect(all[0]!.measured!.figures[0]!.value).toBeCloseTo(33_750, -1);
+  });
+
+  it("follows the rule when that is changed, until a hand sets the crop", () => {
+    const job = make(add("ada"), { do: "faces", faces: { ada: face } });
+    const us = { do: "ticket", change: { rule: "us-passport", rules: [ruleById("us-passport")] } } as const;
+    expect(report(applyEdit(job, us))[0]!.state).toBe("passes");
+    const byHand = applyEdit(job, { do: "shot", shot: 1, change: { scale: 1 } });
+    const tight = applyEdit(byHand, { do: "shot", shot: 1, change: { scale: 3 } });
+    const [ada] = report(tight);
+    expect(ada!.state).toBe("fails");
+    expect(ada!.cell!.byHand).toBe(true);
+    expect(ada!.advice).toMatch(
+      /^Head height is [\d.]+\u00a0mm, [\d.]+\u00a0mm too much\. A crop that passes is there/,
+    );
+    const back = applyEdit(tight, { do: "back to computed", cell: ada!.cell!.key });
+    expect(report(back)[0]!.state).toBe("passes");
+  });
+
+  it("asks for the ears where the rule has a head width, and for a look where the program is not sure", () => {
+    const job = make(
+      add("ada"),
+      { do: "faces", faces: { ada: face } },
+      { do: "ticket", change: { rule: "cn-passport", rules: [ruleById("cn-passport")] } },
+    );
+    expect(report(job)[0]).toMatchObject({ state: "no handles", advice: expect.stringContaining("ears") });
+    const unsure = make(add("ada"), { do: "faces", faces: { ada: { ...face, sure: false } } });
+    expect(report(unsure)[0]!.state).toBe("unsure");
+  });
+});
+
+describe("a list of people", () => {
+  const rules = [ruleById("icao-portrait")];
+  const stash = [
+    { id: "a", name: "MS-041.jpg" },
+    { id: "b", name: "Ben Tarn.jpeg" },
+  ];
+  const read = (text: string) => readPeople(text, { rules }, stash);
+
+  it("is read with commas, semicolons or tabs, quoted where need be", () => {
+    const wanted = [["Tarn, Ben", "b", 3]];
+    for (const text of [
+      'Name,Photo,Quantity\n"Tarn, Ben",Ben Tarn.jpeg,3',
+      "name;photo;copies\r\nTarn, Ben;ben tarn;3\r\n",
+      "\ufeffName\tFile\tHow many\nTarn, Ben\tBEN TARN.JPEG\t3",
+    ]) {
+      const { people, problems } = read(text);
+      expect(problems).toEqual([]);
+      expect(people.map(({ name, photo, quantity }) => [name, photo, quantity])).toEqual(wanted);
+    }
+  });
+
+  it("finds photos by number or name where there is no column for them", () => {
+    const { people } = read("number,name\nMS-041,Ada\n,Ben Tarn\nX-1,Cleo");
+    expect(people.map(({ photo }) => photo)).toEqual(["a", "b", null]);
+  });
+
+  it("takes rules by id or by what they are called, and brings them into the job", () => {
+    const { people, rules: now } = read('name,rule\nAda,us-visa\nBen,"Japan, passport"\nCleo,icao-portrait');
+    expect(people.map(({ rule }) => rule)).toEqual(["us-visa", "jp-passport", "icao-portrait"]);
+    expect(now.map(({ id }) => id)).toEqual(["icao-portrait", "us-visa", "jp-passport"]);
+  });
+
+  it("says line by line what it could not take, and takes the rest", () => {
+    const { people, problems } = read("name,photo,rule,quantity\nAda,none.jpg,moon,0\nBen,MS-041,,2");
+    expect(problems).toEqual([
+      "Line 2: there is no photo “none.jpg” in this job. Ada is listed without one; add the photo and it goes there.",
+      "Line 2: there is no rule “moon”. Ada has the rule of the job.",
+      "Line 2: “0” is no quantity from 1 to 1000. Ada has as many as the job says.",
+    ]);
+    expect(people).toHaveLength(2);
+    expect(read("a,b\n1,2").people).toEqual([]);
+    expect(read("a,b\n1,2").problems[0]).toMatch(/no heading/);
+    expect(read("").people).toEqual([]);
+  });
+});
