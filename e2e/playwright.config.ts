@@ -4,10 +4,11 @@ export default defineConfig({
   testDir: "src",
   testMatch: "*.spec.ts",
   outputDir: "../test-results",
-  // One server and one browser at a time: the machine that lands this has two processors.
-  workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Two at a time, each with a server of its own: the machine that lands this has two processors, and is slow at times.
+  workers: 2,
+  fullyParallel: true,
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   reporter: [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -116,7 +116,7 @@ test("heads are found: crown, chin and eyes within 4 % of the head, of all ten s
       expect(away, `${handle} of sitter ${i}`).toBeLessThan(0.04);
     }
   }
-  test.info().annotations.push({ type: "worst", description: `${(worst * 100).toFixed(2)} % of the head` });
+  console.log(`the handle farthest off: ${(worst * 100).toFixed(2)} % of the head`);
 });
 
 /** How far two points are apart, in pixels; of crown and chin only up and down matters. */
@@ -142,7 +142,7 @@ test("the background is cut away: plain, patterned and much like the coat", asyn
   server,
 }) => {
   const [one, two, three] = [SITTERS[0]!, SITTERS[3]!, SITTERS[8]!];
-  const size = { width: 3000, height: 3750 };
+  const size = { width: 2000, height: 2500 };
   const flat = (colour: string) => `<rect x="-400" y="-400" width="1500" height="1700" fill="${colour}"/>`;
   const files = [
     await sitterPhoto(folder, "plain.jpg", one, size),
@@ -174,7 +174,17 @@ test("the background is cut away: plain, patterned and much like the coat", asyn
       await expect(page.getByText("Working it out …")).toBeHidden();
     };
     await stroke("Keep", [350, 230], [350, 640]);
-    await stroke("Keep", [120, 860], [350, 800], [580, 860]);
+    await stroke(
+      "Keep",
+      [15, 900],
+      [20, 850],
+      [60, 795],
+      [115, 750],
+      [350, 800],
+      [585, 750],
+      [640, 795],
+      [685, 900],
+    );
     await stroke("Remove", [40, 640], [40, 0], [350, 20]);
     await stroke("Remove", [350, 20], [660, 0], [660, 640]);
     await expect(page.getByText("4 strokes")).toBeVisible();
@@ -192,7 +202,7 @@ test("the background is cut away: plain, patterned and much like the coat", asyn
     expect(overlap, job.stash[i]!.name).toBeGreaterThanOrEqual(0.97);
     if (i < 2) await page.getByRole("button", { name: "Next sheet" }).click();
   }
-  test.info().annotations.push({ type: "shared with the known mask", description: figures.join(", ") });
+  console.log(`shared with the known masks: ${figures.join(", ")}`);
   await test.step("the written sheet has the colour behind, to the bit, and undo brings the photo's own back", async () => {
     const [sheet] = await writePng(page, server);
     // Two millimetres inside the upper left corner of the first piece: background.

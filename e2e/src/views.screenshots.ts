@@ -50,6 +50,25 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByText(/^This ticket on \d+ papers\.$/)).toBeVisible({ timeout: 60_000 });
   await page.screenshot({ path: docs("papers") });
 
+  await openJob(/^Open Document photos/);
+  await cell(page, 2).click();
+  await expect(page.getByRole("region", { name: "Head and rule" })).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("portraits") });
+  await page.getByRole("button", { name: "Handles" }).click();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("head") });
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Background" }).click();
+  await expect(page.locator("canvas")).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText("0 strokes")).toBeVisible();
+  await page.screenshot({ path: docs("background") });
+  await page.keyboard.press("Escape");
+  await page.getByRole("region", { name: "Head and rule" }).getByRole("link", { name: "People" }).click();
+  await expect(page.getByText(/^\d of 7 pass$/)).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("people") });
+
   await openJob(/^Open Season album/);
   await part(page, "How the sheet is divided").click();
   await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });

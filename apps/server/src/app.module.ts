@@ -10,6 +10,7 @@ import { PatternsService } from "./patterns/patterns.service.ts";
 import { BackdropsService } from "./photos/backdrops.service.ts";
 import { PhotosController } from "./photos/photos.controller.ts";
 import { PhotosService } from "./photos/photos.service.ts";
+import { DigitalService } from "./press/digital.service.ts";
 import { PaintPool } from "./press/paint.pool.ts";
 import { PressController } from "./press/press.controller.ts";
 import { ProofsService } from "./press/proofs.service.ts";
@@ -43,6 +44,7 @@ export class AppModule implements OnModuleDestroy {
         TasksService,
         ProofsService,
         RunsService,
+        DigitalService,
         PaintPool,
       ],
     };

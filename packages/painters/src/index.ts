@@ -7,6 +7,7 @@ export * from "./progress.ts";
 export { fileName, fileNames, ownNames } from "./file/fileName.ts";
 export { flush, temporaryBeside, UNFINISHED, writeForNow, writeWhole } from "./file/atomic.ts";
 export { paintSheet } from "./pixels/paint.ts";
+export { withinBytes } from "./pixels/withinBytes.ts";
 export { encodeSheet, JPEG_SIDE, type PixelFormat } from "./pixels/encode.ts";
 export type { SheetPixels } from "./pixels/canvas.ts";
 export { paintPdf, type PdfOptions } from "./pdf/paint.ts";

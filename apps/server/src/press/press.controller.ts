@@ -1,10 +1,23 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Query, Res } from "@nestjs/common";
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  ParseIntPipe,
+  Post,
+  Query,
+  Res,
+} from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
 import { ZipFile } from "yazl";
 import { attachment } from "../web/attachment.ts";
 import { AskProof, AskRun } from "./press.dto.ts";
 import type { Proof, Run, RunList } from "../contract.ts";
+import { DigitalService } from "./digital.service.ts";
 import { ProofsService } from "./proofs.service.ts";
 import { RunsService } from "./runs.service.ts";
 
@@ -14,6 +27,7 @@ export class PressController {
   constructor(
     @Inject(ProofsService) private readonly proofs: ProofsService,
     @Inject(RunsService) private readonly runs: RunsService,
+    @Inject(DigitalService) private readonly digitals: DigitalService,
   ) {}
 
   @Post("jobs/:id/proofs")
@@ -46,6 +60,20 @@ export class PressController {
   @ApiOperation({ summary: "Writes all sheets of a job to the folder of written files" })
   startRun(@Param("id") job: string, @Body() ask: AskRun): Run {
     return this.runs.start(job, ask);
+  }
+
+  @Get("jobs/:id/people/:shot/file")
+  @ApiOperation({
+    summary: "A portrait as the file that an office takes: the pixels and bytes its rule says",
+  })
+  async digital(
+    @Param("id") job: string,
+    @Param("shot", ParseIntPipe) shot: number,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { name, jpeg } = await this.digitals.make(job, shot);
+    response.setHeader("Content-Disposition", attachment(name));
+    response.type("image/jpeg").send(jpeg);
   }
 
   @Get("runs")

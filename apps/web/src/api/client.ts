@@ -99,6 +99,7 @@ export const address = {
     `/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
   patternFile: (id: string) => `/api/patterns/${encodeURIComponent(id)}/file`,
   jobFile: (id: string) => `/api${job(id)}/file`,
+  personFile: (id: string, shot: number) => `/api${job(id)}/people/${shot}/file`,
   proofPicture: (id: string) => `/api/proofs/${id}/picture`,
   download: (run: string) => `/api/runs/${run}/download`,
 };

@@ -1,7 +1,8 @@
-import { Eraser, ScanFace } from "lucide-react";
+import { Download, Eraser, ScanFace } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { ruleTitle, type CellPlan } from "@wide-quilt/core";
+import { address } from "../api/client.ts";
 import { useAppSelector } from "../app/store.ts";
 import { selectPeople } from "../table/faces.ts";
 import { button } from "../ui/button.ts";
@@ -42,6 +43,16 @@ export function HeadCard({ cell }: { cell: CellPlan }) {
           <button type="button" className={button.plain} onClick={() => setEdits("background")}>
             <Eraser size={14} aria-hidden /> Background
           </button>
+        )}
+        {record && id && report.rule.digital && (
+          <a
+            href={address.personFile(id, report.person.shot)}
+            download
+            className={button.plain}
+            title="The portrait as the file that this office takes: its pixels, its bytes"
+          >
+            <Download size={14} aria-hidden /> As a file
+          </a>
         )}
         <Link to={`/jobs/${id}/people`} className={button.quiet}>
           People

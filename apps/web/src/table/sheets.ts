@@ -105,6 +105,12 @@ export const selectSheet = createSelector(
   (sheets, number): SheetPlan | undefined => sheets[Math.min(number, sheets.length) - 1],
 );
 
+/** A cell as it is now: keys may come faster than what they change is drawn. */
+export const cellNow = (state: State, { key }: CellPlan): CellPlan | undefined =>
+  selectSheets(state)
+    .flatMap(({ cells }) => cells)
+    .find((cell) => cell.key === key);
+
 export const selectCell = createSelector([selectSheet, (state: State) => state.view.cell], (sheet, key) =>
   sheet?.cells.find((cell) => cell.key === key),
 );

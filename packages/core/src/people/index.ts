@@ -1,2 +1,3 @@
 export * from "./report.ts";
 export * from "./outputFiles.ts";
+export * from "./digital.ts";

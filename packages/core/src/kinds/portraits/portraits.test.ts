@@ -166,7 +166,10 @@ describe("how people stand to their rules", () => {
 
   it("follows the rule when that is changed, until a hand sets the crop", () => {
     const job = make(add("ada"), { do: "faces", faces: { ada: face } });
-    const us = { do: "ticket", change: { rule: "us-passport", rules: [ruleById("us-passport")] } } as const;
+    const us: JobEdit = {
+      do: "ticket",
+      change: { rule: "us-passport", rules: [ruleById("us-passport")] },
+    };
     expect(report(applyEdit(job, us))[0]!.state).toBe("passes");
     const byHand = applyEdit(job, { do: "shot", shot: 1, change: { scale: 1 } });
     const tight = applyEdit(byHand, { do: "shot", shot: 1, change: { scale: 3 } });

@@ -3,6 +3,7 @@ import type { CellPlan, JobEdit, Turn } from "@wide-quilt/core";
 import { store, useAppDispatch } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { held } from "../../../table/openJob.ts";
+import { cellNow } from "../../../table/sheets.ts";
 import { cellSelected } from "../../../table/view.ts";
 import { ARROWS, FINE_NUDGE, NUDGE, useGestures } from "./nudge.ts";
 import { movePhoto, scalePhoto } from "./movePhoto.ts";
@@ -35,7 +36,7 @@ export function useCellKeys() {
       else dispatch(cellSelected(null));
       return done();
     }
-    const change = editOf(event.key, cell);
+    const change = editOf(event.key, cellNow(store.getState(), cell) ?? cell);
     if (!change) return;
     dispatch(edit(change));
     done();

@@ -1,0 +1,39 @@
+import { Inject, Injectable } from "@nestjs/common";
+import { digitalVersion, personName } from "@wide-quilt/core";
+import { encodeSheet, fileName, paintSheet, withinBytes } from "@wide-quilt/painters";
+import { DataFolder } from "../data/folder.ts";
+import { JobsService } from "../jobs/jobs.service.ts";
+import { Problem } from "../safety/problem.ts";
+import { TasksService } from "./tasks.service.ts";
+
+/** JPEG quality where a rule sets no size of the file. */
+const QUALITY = 95;
+
+/** Portraits as the files that offices take: the pixels and the bytes that the rule says. */
+@Injectable()
+export class DigitalService {
+  constructor(
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(TasksService) private readonly tasks: TasksService,
+    @Inject(DataFolder) private readonly folder: DataFolder,
+  ) {}
+
+  async make(jobId: string, shot: number): Promise<{ name: string; jpeg: Buffer }> {
+    const job = this.jobs.job(jobId);
+    const version = digitalVersion(job, shot);
+    const refuse = (why: string) => new Problem(422, "no-file", "Not made", why);
+    if (!version.ok) throw refuse(version.why);
+    const [sheet] = this.tasks.sheets(version.job, "jpeg");
+    if (!sheet?.cells[0]?.picture) throw refuse("There is no photo of this person yet.");
+    const pixels = await paintSheet(sheet, (photo) => this.folder.original(photo));
+    const { bytes } = version;
+    const jpeg = bytes
+      ? await withinBytes(pixels, sheet.ppi, bytes.to)
+      : await encodeSheet(pixels, sheet.ppi, { format: "jpeg", quality: QUALITY });
+    if (!jpeg) {
+      throw refuse(`Even as a poor JPEG the file is larger than the ${bytes!.to} bytes that the rule takes.`);
+    }
+    const person = job.ticket.kind === "portraits" && job.ticket.people.find((one) => one.shot === shot);
+    return { name: `${fileName(person ? personName(person) : job.name)}.jpg`, jpeg };
+  }
+}
