@@ -1,6 +1,7 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
+import { benchBackground } from "./background.ts";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
 import { benchLayouts } from "./layouts.ts";
@@ -16,6 +17,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   sheet: ([photo]) => benchSheet(photo!),
   previews: benchPreviews,
   drag: ([photo]) => benchDrag(photo!),
+  background: benchBackground,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

@@ -150,3 +150,28 @@ test("a photo dropped on bare paper is offered the sizes that fit there", async 
   await sizes.getByRole("button", { name: /^10 × 15 cm/ }).click();
   await expect(cell(page, 1)).toHaveAccessibleName(/MS-621.jpg, 152\.4.×.101\.6/);
 });
+
+test("a measuring stick is laid to anything on the sheet, by pointer and by keys", async ({
+  table: page,
+  folder,
+}) => {
+  await startCopies(page, await flatPhoto(folder, "MS-631.jpg", "#3a6ea5"));
+  await page.getByRole("button", { name: "Measuring stick", exact: true }).click();
+  // It comes out half the sheet wide: 152.4 / 2.
+  const end = page.getByRole("button", { name: /^End of the measuring stick/ });
+  await expect(end).toHaveAccessibleName(/, 76\.2\u00a0mm;/);
+  await end.focus();
+  await page.keyboard.press("Shift+ArrowLeft");
+  await page.keyboard.press("ArrowLeft");
+  await expect(end).toHaveAccessibleName(/, 75\.1\u00a0mm;/);
+  // Over a cell from edge to edge it shows the 35 mm that the cell is wide, to a pixel of the screen.
+  const box = (await cell(page, 2).boundingBox())!;
+  await page.mouse.move(box.x, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  const measured = Number(/, ([\d.]+)\u00a0mm;/.exec((await end.getAttribute("aria-label"))!)![1]);
+  expect(Math.abs(measured - 35)).toBeLessThan(35 / box.width + 0.1);
+  await page.getByRole("button", { name: "Measuring stick", exact: true }).click();
+  await expect(end).toBeHidden();
+});

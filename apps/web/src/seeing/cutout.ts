@@ -14,7 +14,7 @@ import type { Models } from "./models.ts";
 import { drawn, type Picture } from "./picture.ts";
 
 /** Longest side of the picture that is worked on, and of the one that is divided, in pixels. */
-const WORKED = 800;
+const WORKED = 640;
 const DIVIDED = 300;
 const MODEL = 256;
 

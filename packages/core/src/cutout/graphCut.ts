@@ -1,6 +1,14 @@
 /** The eight neighbours of a place on a grid, each opposite the one four further on. */
-const DX = [1, 1, 0, -1, -1, -1, 0, 1] as const;
-const DY = [0, 1, 1, 1, 0, -1, -1, -1] as const;
+const NEIGHBOURS = [
+  [1, 0],
+  [1, 1],
+  [0, 1],
+  [-1, 1],
+  [-1, 0],
+  [-1, -1],
+  [0, -1],
+  [1, -1],
+] as const;
 const DIRECTIONS = 8;
 const opposite = (direction: number): number => (direction + 4) & 7;
 
@@ -34,10 +42,15 @@ export function graphCut(graph: GridGraph): Uint8Array {
   return cut.side();
 }
 
+/**
+ * The places lie with an empty margin of one around them, to which nothing can flow: so a neighbour is an addition away, and
+ * nobody asks whether there is one.
+ */
 class Cut {
-  private readonly n: number;
   private readonly width: number;
   private readonly height: number;
+  /** What to add to a place for its neighbour in each direction. */
+  private readonly offset: Int32Array;
   /** What can still flow from a place to each neighbour. */
   private readonly capacity: Float32Array;
   private readonly terminal: Float32Array;
@@ -54,34 +67,44 @@ class Cut {
   constructor({ width, height, terminal, links }: GridGraph) {
     this.width = width;
     this.height = height;
-    this.n = width * height;
-    this.terminal = Float32Array.from(terminal);
-    this.capacity = new Float32Array(this.n * DIRECTIONS);
-    for (let i = 0; i < this.n; i++) {
-      for (let direction = 0; direction < 4; direction++) {
-        const j = this.neighbour(i, direction);
-        if (j < 0) continue;
-        const cost = links[i * 4 + direction]!;
-        this.capacity[i * DIRECTIONS + direction] = cost;
-        this.capacity[j * DIRECTIONS + opposite(direction)] = cost;
+    const row = width + 2;
+    const n = row * (height + 2);
+    this.offset = Int32Array.from(NEIGHBOURS, ([dx, dy]) => dy * row + dx);
+    this.terminal = new Float32Array(n);
+    this.capacity = new Float32Array(n * DIRECTIONS);
+    this.tree = new Uint8Array(n);
+    this.parent = new Uint8Array(n).fill(NONE);
+    this.stamp = new Int32Array(n);
+    this.distance = new Int32Array(n);
+    this.isActive = new Uint8Array(n);
+    for (let y = 0; y < height; y++) {
+      for (let x = 0; x < width; x++) {
+        const i = (y + 1) * row + x + 1;
+        const from = y * width + x;
+        this.terminal[i] = terminal[from]!;
+        for (let direction = 0; direction < 4; direction++) {
+          const [dx, dy] = NEIGHBOURS[direction]!;
+          if (x + dx < 0 || x + dx >= width || y + dy >= height) continue;
+          const cost = links[from * 4 + direction]!;
+          this.capacity[i * DIRECTIONS + direction] = cost;
+          this.capacity[this.neighbour(i, direction) * DIRECTIONS + opposite(direction)] = cost;
+        }
+        if (terminal[from] === 0) continue;
+        this.tree[i] = terminal[from]! > 0 ? SOURCE : SINK;
+        this.parent[i] = TERMINAL;
+        this.distance[i] = 1;
+        this.activate(i);
       }
-    }
-    this.tree = new Uint8Array(this.n);
-    this.parent = new Uint8Array(this.n).fill(NONE);
-    this.stamp = new Int32Array(this.n);
-    this.distance = new Int32Array(this.n);
-    this.isActive = new Uint8Array(this.n);
-    for (let i = 0; i < this.n; i++) {
-      if (this.terminal[i] === 0) continue;
-      this.tree[i] = this.terminal[i]! > 0 ? SOURCE : SINK;
-      this.parent[i] = TERMINAL;
-      this.distance[i] = 1;
-      this.activate(i);
     }
   }
 
   side(): Uint8Array {
-    return this.tree.map((tree) => (tree === SOURCE ? 1 : 0));
+    const out = new Uint8Array(this.width * this.height);
+    for (let i = 0; i < out.length; i++) {
+      const y = Math.floor(i / this.width);
+      out[i] = this.tree[(y + 1) * (this.width + 2) + (i % this.width) + 1] === SOURCE ? 1 : 0;
+    }
+    return out;
   }
 
   run(): void {
@@ -103,9 +126,7 @@ class Cut {
   }
 
   private neighbour(i: number, direction: number): number {
-    const x = (i % this.width) + DX[direction]!;
-    const y = Math.floor(i / this.width) + DY[direction]!;
-    return x < 0 || y < 0 || x >= this.width || y >= this.height ? -1 : y * this.width + x;
+    return i + this.offset[direction]!;
   }
 
   private activate(i: number): void {
@@ -138,7 +159,7 @@ class Cut {
   private grow(i: number): number {
     for (let direction = 0; direction < DIRECTIONS; direction++) {
       const j = this.neighbour(i, direction);
-      if (j < 0 || this.open(i, direction, j) <= 0) continue;
+      if (this.open(i, direction, j) <= 0) continue;
       if (this.tree[j] === FREE) {
         this.tree[j] = this.tree[i]!;
         this.hang(j, opposite(direction), i);
@@ -214,7 +235,7 @@ class Cut {
       let nearest = Infinity;
       for (let direction = 0; direction < DIRECTIONS; direction++) {
         const j = this.neighbour(i, direction);
-        if (j < 0 || this.tree[j] !== this.tree[i]) continue;
+        if (this.tree[j] !== this.tree[i]) continue;
         const towards =
           this.tree[i] === SOURCE
             ? this.capacity[j * DIRECTIONS + opposite(direction)]!
@@ -231,7 +252,7 @@ class Cut {
       }
       for (let direction = 0; direction < DIRECTIONS; direction++) {
         const j = this.neighbour(i, direction);
-        if (j < 0 || this.tree[j] !== this.tree[i]) continue;
+        if (this.tree[j] !== this.tree[i]) continue;
         if (this.open(j, opposite(direction), i) > 0) this.activate(j);
         if (this.parent[j] === opposite(direction)) {
           this.parent[j] = ORPHAN;
