@@ -26,9 +26,16 @@ export interface ShownCutout {
   now: Evenness | null;
 }
 
+/** A division and the soft mask that came of it, with the strokes it answers. */
+interface Found {
+  strokes: string;
+  side: Uint8Array;
+  mask: Plane;
+}
+
 /** A photo being cut out: the first guess is made once, every stroke is answered by a new division. */
 export class Cutout {
-  private last: { strokes: string; side: Uint8Array; mask: Plane } | null = null;
+  private last: Found | null = null;
 
   private constructor(
     private readonly worked: Pixels,
@@ -43,7 +50,11 @@ export class Cutout {
     const [likely] = await segmentation.run(input, [1, MODEL, MODEL, 3]);
     const divided = pixelsOf(picture, DIVIDED);
     const guess = partOf(likely!, divided);
-    return new Cutout(pixelsOf(picture, WORKED), divided, guess);
+    const cutout = new Cutout(pixelsOf(picture, WORKED), divided, guess);
+    // Once through what a stroke will do, so that the first one is answered as quickly as any other.
+    personIn(divided, guess, [], cutout.found([]).side);
+    cutout.show([], { kind: "flat", colour: "#ffffff" }, "#ffffff");
+    return cutout;
   }
 
   show(strokes: readonly BackdropStroke[], fill: BackdropFill | null, wanted: string): ShownCutout {
@@ -73,13 +84,16 @@ export class Cutout {
   }
 
   private maskFor(strokes: readonly BackdropStroke[]): Plane {
+    return this.found(strokes).mask;
+  }
+
+  private found(strokes: readonly BackdropStroke[]): Found {
     const key = JSON.stringify(strokes);
-    if (this.last?.strokes === key) return this.last.mask;
+    if (this.last?.strokes === key) return this.last;
     const { width, height } = this.divided;
     const side = personIn(this.divided, this.guess, strokes, this.last?.side);
     const mask = soften(this.worked, side, width, height);
-    this.last = { strokes: key, side, mask };
-    return mask;
+    return (this.last = { strokes: key, side, mask });
   }
 }
 

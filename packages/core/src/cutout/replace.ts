@@ -4,7 +4,7 @@ import { boxMean, coarse, placesOf, type Pixels, type Plane } from "./picture.ts
 import { brightness, edge, linesOf } from "./soften.ts";
 
 /** Longest side of the coarse picture that says the colours of person and background, in pixels. */
-const COARSE = 340;
+const COARSE = 160;
 
 /** Radius over which the colours of person and background are taken to be even, a share of the longer side. */
 const NEAR = 0.012;
