@@ -1,7 +1,7 @@
 import { writeFile } from "node:fs/promises";
 import { basename, dirname, extname, join } from "node:path";
 import { applyEdit, arrange, check, outputFiles, type Job } from "@wide-quilt/core";
-import { encodeSheet, fileNames, ownNames, paintPdf, paintSheet, writeWhole } from "@wide-quilt/painters";
+import { encodeSheet, outputNames, paintPdf, paintSheet, writeWhole } from "@wide-quilt/painters";
 import type { FoundPhotos } from "./photoFolder.ts";
 import { Said } from "./said.ts";
 
@@ -27,15 +27,7 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
     throw new Said(check(wanted, photos.records, sheets)[0]?.sentence ?? "There is no sheet.");
   const fileOf = (id: string) => photos.paths[id]!;
   const files = outputFiles(wanted, sheets, ending === "pdf");
-  const base = basename(out, extname(out));
-  const never = () => false;
-  const names = files.some(({ person }) => person !== null)
-    ? ownNames(
-        files.map(({ person }) => person ?? base),
-        ending,
-        never,
-      )
-    : fileNames(base, ending, files.length, never);
+  const names = outputNames(files, basename(out, extname(out)), ending, () => false);
   const paths = names.map((name) => join(dirname(out), name));
   const as = ending === "png" ? ({ format: "png" } as const) : ({ format: "jpeg", quality } as const);
   let done = 0;

@@ -4,7 +4,7 @@
  */
 export * from "./photo/index.ts";
 export * from "./progress.ts";
-export { fileName, fileNames, ownNames } from "./file/fileName.ts";
+export { fileName, fileNames, outputNames } from "./file/fileName.ts";
 export { flush, temporaryBeside, UNFINISHED, writeForNow, writeWhole } from "./file/atomic.ts";
 export { paintSheet } from "./pixels/paint.ts";
 export { withinBytes } from "./pixels/withinBytes.ts";

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import { desc, eq } from "drizzle-orm";
 import { outputFiles } from "@wide-quilt/core";
-import { Cancelled, fileNames, ownNames, type Progress } from "@wide-quilt/painters";
+import { Cancelled, outputNames, type Progress } from "@wide-quilt/painters";
 import type { Run } from "../contract.ts";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
@@ -51,14 +51,7 @@ export class RunsService {
     const files = outputFiles(job, sheets, format === "pdf");
     const promised = new Set([...this.underWay.values()].flatMap(({ names }) => names));
     const taken = (file: string) => promised.has(file) || existsSync(join(this.folder.out, file));
-    const base = name ?? job.name;
-    const names = files.some(({ person }) => person !== null)
-      ? ownNames(
-          files.map(({ person }) => person ?? base),
-          ENDING[format],
-          taken,
-        )
-      : fileNames(base, ENDING[format], files.length, taken);
+    const names = outputNames(files, name ?? job.name, ENDING[format], taken);
     const id = randomUUID();
     const createdAt = new Date();
     this.db

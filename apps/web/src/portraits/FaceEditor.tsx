@@ -14,6 +14,7 @@ import { address } from "../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../app/store.ts";
 import { edit } from "../table/edits.ts";
 import { findFaceOf } from "../table/faces.ts";
+import { selectJob } from "../table/sheets.ts";
 import { held } from "../table/openJob.ts";
 import { button } from "../ui/button.ts";
 import { OverPage } from "../ui/OverPage.tsx";
@@ -36,9 +37,7 @@ const STEP = 0.001;
 export function FaceEditor({ report, record, words, onClose }: Props) {
   const dispatch = useAppDispatch();
   const photo = report.photo!;
-  const face = useAppSelector(({ openJob: { job, held } }) =>
-    held?.do === "faces" ? (held.faces[photo] ?? job?.faces[photo]) : job?.faces[photo],
-  );
+  const face = useAppSelector((state) => selectJob(state)?.faces[photo]);
   const said = useAppSelector((state) => state.faces.said[photo]);
   const [zoom, setZoom] = useState(1);
   const [looks, setLooks] = useState(false);

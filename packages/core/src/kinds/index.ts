@@ -18,6 +18,7 @@ export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {
   baseName,
+  nextShot,
   personName,
   quantityOf,
   readPeople,

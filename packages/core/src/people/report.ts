@@ -30,6 +30,8 @@ export interface PersonReport {
   measured: FaceOnPiece | null;
   /** What to do about it, in a sentence; empty for who passes. */
   advice: string;
+  /** Whether the crop that the rule would make passes, and only the one set by hand does not. */
+  mendable?: boolean;
 }
 
 /** More slant than this an office refuses (ISO/IEC 19794-5: roll of at most 8°). */
@@ -57,7 +59,7 @@ export function reportPeople(
   });
 }
 
-type Judged = Pick<PersonReport, "state" | "measured" | "advice">;
+type Judged = Pick<PersonReport, "state" | "measured" | "advice" | "mendable">;
 
 function judge(
   job: Job,
@@ -99,7 +101,7 @@ function judge(
   const short = best && sayShort(best, write);
   const advice =
     short ?? `${said(failing, write)} A crop that passes is there: give the photo back to the rule.`;
-  return { state: "fails", measured, advice };
+  return { state: "fails", measured, advice, mendable: short === null };
 }
 
 /** "Head height is 38.2 mm, 2.2 mm too much." */

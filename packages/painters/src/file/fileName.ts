@@ -19,15 +19,26 @@ export function fileName(asked: string): string {
   return short;
 }
 
+/** The names of a job's files: after the people they are of, where they are of people, otherwise after the job. */
+export const outputNames = (
+  files: readonly { person: string | null }[],
+  base: string,
+  ending: string,
+  taken: (name: string) => boolean,
+): string[] =>
+  files.some(({ person }) => person !== null)
+    ? ownNames(
+        files.map(({ person }) => person ?? base),
+        ending,
+        taken,
+      )
+    : fileNames(base, ending, files.length, taken);
+
 /**
  * Names of files that are each called after something of their own, such as a person. Where two are called the same, or a
  * file of that name is there, the later one gets a number: nothing that was written before is overwritten.
  */
-export function ownNames(
-  asked: readonly string[],
-  ending: string,
-  taken: (name: string) => boolean,
-): string[] {
+function ownNames(asked: readonly string[], ending: string, taken: (name: string) => boolean): string[] {
   const given = new Set<string>();
   return asked.map((wanted) => {
     const base = fileName(wanted);

@@ -1,7 +1,7 @@
 import { ArrowLeft, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { LIMITS, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
+import { LIMITS, nextShot, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
 import { server } from "../../api/client.ts";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
@@ -50,8 +50,14 @@ function People({ id, job }: { id: string; job: Job }) {
     });
   const addPerson = () => {
     if (ticket.kind !== "portraits") return;
-    const shot = Math.max(0, ...ticket.people.map((one) => one.shot)) + 1;
-    const someone = { shot, name: "", number: "", photo: null, rule: null, quantity: null };
+    const someone = {
+      shot: nextShot(ticket.people),
+      name: "",
+      number: "",
+      photo: null,
+      rule: null,
+      quantity: null,
+    };
     dispatch(edit({ do: "ticket", change: { people: [...ticket.people, someone] } }));
   };
   const startNext = () =>

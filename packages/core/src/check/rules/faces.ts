@@ -27,15 +27,14 @@ export const faces: Rule = ({ job, photos, sheets, words }) => {
   });
 };
 
-function finding(state: keyof typeof LEVELS, { name, advice, cell }: PersonReport): Finding {
-  const canGoBack = state === "fails" && advice.includes("give the photo back");
+function finding(state: keyof typeof LEVELS, { name, advice, cell, mendable }: PersonReport): Finding {
   return {
     rule: `face-${state.replace(" ", "-")}`,
     level: LEVELS[state],
     sentence: `${name}: ${advice}`,
     cells: cell ? [cell.key] : [],
     mend:
-      canGoBack && cell
+      mendable && cell
         ? { label: "Place by the rule", edit: { do: "back to computed", cell: cell.key } }
         : undefined,
   };

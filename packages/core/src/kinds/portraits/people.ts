@@ -19,7 +19,8 @@ export const quantityOf = (ticket: PortraitsTicket, { quantity }: Person): numbe
 export const personName = ({ name, number, shot }: Person): string => name || number || `Person ${shot}`;
 
 /** A shot number that nobody has. */
-const nextShot = (people: readonly Person[]): number => Math.max(0, ...people.map(({ shot }) => shot)) + 1;
+export const nextShot = (people: readonly Person[]): number =>
+  Math.max(0, ...people.map(({ shot }) => shot)) + 1;
 
 /** "MS-041.jpg" without its ending. */
 export const baseName = (file: string): string => file.replace(/\.[^.]{1,5}$/, "");
