@@ -1,8 +1,8 @@
 import { BookMarked, FileInput, Trash2, Undo2 } from "lucide-react";
-import { useRef } from "react";
 import { Link } from "react-router";
 import { Way } from "../../app/Way.tsx";
 import { button } from "../../ui/button.ts";
+import { FileButton } from "../../ui/FileButton.tsx";
 import { JobCard } from "./JobCard.tsx";
 import { StartJob } from "./StartJob.tsx";
 import { useJobs } from "./useJobs.ts";
@@ -10,7 +10,6 @@ import { useJobs } from "./useJobs.ts";
 /** What is on the go, and where a job is started. */
 export function JobsView() {
   const { jobs, bin, showsBin, failure, showBin, start, importFile, act } = useJobs();
-  const file = useRef<HTMLInputElement>(null);
   return (
     <div className="min-h-screen">
       <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
@@ -22,27 +21,19 @@ export function JobsView() {
           ]}
         />
         <span className="grow" />
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          aria-label="Job file"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            event.target.value = "";
-            if (chosen) void importFile(chosen);
-          }}
-        />
         <Link to="/patterns" className={button.plain}>
           <BookMarked size={16} aria-hidden />
           Pattern book
         </Link>
-        <button type="button" className={button.plain} onClick={() => file.current?.click()}>
+        <FileButton
+          label="Job file"
+          accept=".json,application/json"
+          className={button.plain}
+          onFiles={([chosen]) => void importFile(chosen!)}
+        >
           <FileInput size={16} aria-hidden />
           Open a job file
-        </button>
+        </FileButton>
         <button
           type="button"
           className={button.plain}

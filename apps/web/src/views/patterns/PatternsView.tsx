@@ -1,18 +1,18 @@
 import { BookMarked, Download, FileInput, FolderOpen, PenLine, Trash2 } from "lucide-react";
-import { useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { arrange, kindOf, sums } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { button } from "../../ui/button.ts";
+import { FileButton } from "../../ui/FileButton.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { usePatterns, type PatternActs } from "./usePatterns.ts";
 
 /** The pattern book: kept layouts in their folders, each with a picture that is the layout itself. */
 export function PatternsView() {
   const { patterns, failure, act, importFile } = usePatterns();
-  const file = useRef<HTMLInputElement>(null);
   const folders = useMemo(
     () => [...new Set((patterns ?? []).map(({ folder }) => folder))].sort(),
     [patterns],
@@ -29,22 +29,14 @@ export function PatternsView() {
           ]}
         />
         <span className="grow" />
-        <input
-          ref={file}
-          type="file"
+        <FileButton
+          label="Pattern file"
           accept=".json,application/json"
-          aria-label="Pattern file"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            event.target.value = "";
-            if (chosen) void importFile(chosen);
-          }}
-        />
-        <button type="button" className={button.plain} onClick={() => file.current?.click()}>
+          className={button.plain}
+          onFiles={([chosen]) => void importFile(chosen!)}
+        >
           <FileInput size={16} aria-hidden /> Open a pattern file
-        </button>
+        </FileButton>
       </header>
       <main className="mx-auto max-w-[1560px] px-8 pt-7 pb-16">
         {failure && (
