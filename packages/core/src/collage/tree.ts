@@ -84,23 +84,38 @@ export function fitTree(
   const t = Math.sqrt(low * high);
   const own = stretched(t);
   const cells = new Array<Rect>(proportions.length);
-  const place = (part: Tree, x: Um, y: Um, right: Um, bottom: Um): void => {
+  const place = (part: Tree, left: Edge, top: Edge, right: Edge, bottom: Edge): void => {
     if (typeof part === "number") {
-      cells[part] = { x, y, width: um(right - x), height: um(bottom - y) };
+      const [x, y] = [left.rounded, top.rounded];
+      cells[part] = { x, y, width: um(right.rounded - x), height: um(bottom.rounded - y) };
       return;
     }
     const { a, b } = lineOf(part.first, own, gap);
     if (part.along === "x") {
-      const at = nearest(x + a * (bottom - y) + b);
-      place(part.first, x, y, at, bottom);
-      place(part.second, um(at + gap), y, right, bottom);
+      const cut = edge(left.exact + a * (bottom.exact - top.exact) + b);
+      place(part.first, left, top, cut, bottom);
+      place(part.second, beyond(cut, gap), top, right, bottom);
     } else {
-      const at = nearest(y + (right - x - b) / a);
-      place(part.first, x, y, right, at);
-      place(part.second, x, um(at + gap), right, bottom);
+      const cut = edge(top.exact + (right.exact - left.exact - b) / a);
+      place(part.first, left, top, right, cut);
+      place(part.second, left, beyond(cut, gap), right, bottom);
     }
   };
-  place(tree, um(0), um(0), area.width, area.height);
+  place(tree, edge(0), edge(0), edge(area.width), edge(area.height));
   const whole = cells.every(({ width, height }) => width > 0 && height > 0);
   return whole ? { cells, crop: 1 - Math.min(t, 1 / t) } : null;
 }
+
+/** Where a cut goes: parts are divided exactly, and only what is cut is rounded, or errors would add up from part to part. */
+interface Edge {
+  exact: number;
+  rounded: Um;
+}
+
+const edge = (exact: number): Edge => ({ exact, rounded: nearest(exact) });
+
+/** The other side of a gap, which is whole micrometres. */
+const beyond = ({ exact, rounded }: Edge, gap: number): Edge => ({
+  exact: exact + gap,
+  rounded: um(rounded + gap),
+});
