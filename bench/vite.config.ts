@@ -11,6 +11,8 @@ export default defineConfig({
         "bare-previews": "src/bare/previews.ts",
         "bare-sheet": "src/bare/sheet.ts",
         "our-sheet": "src/ours/sheet.ts",
+        "bare-contact": "src/bare/contact.ts",
+        "our-contact": "src/ours/contact.ts",
       },
       output: { entryFileNames: "[name].js" },
     },

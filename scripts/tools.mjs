@@ -9,6 +9,7 @@ const TOOLS = [
   ["/usr/bin/exiftool", "libimage-exiftool-perl"],
   ["/usr/bin/convert", "imagemagick"],
   ["/usr/bin/qpdf", "qpdf"],
+  ["/usr/bin/heif-enc", "libheif-examples"],
 ];
 
 /** Installs the missing ones with apt; where that cannot be done, says in a sentence what to install. */

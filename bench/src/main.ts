@@ -1,7 +1,8 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
+import { benchContact } from "./contact.ts";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
 import { benchLayouts } from "./layouts.ts";
@@ -18,6 +19,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   previews: benchPreviews,
   drag: ([photo]) => benchDrag(photo!),
   background: benchBackground,
+  contact: benchContact,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

@@ -1,6 +1,9 @@
 import {
   applyEdit,
+  baseName,
+  evenEdges,
   freshJob,
+  KEPT_WITH_PROGRAM,
   mm,
   paperById,
   PRINTERS,
@@ -12,6 +15,7 @@ import {
   type Kind,
   type JobEdit,
   type PhotoRef,
+  type StyleChange,
 } from "@wide-quilt/core";
 
 import { headOf } from "./portrait/head.ts";
@@ -27,6 +31,15 @@ const named = (photos: readonly PhotoRef[], name: string): PhotoRef => {
   const photo = photos.find((candidate) => candidate.name === name);
   if (!photo) throw new RangeError(`The demo has no photo ${name}`);
   return photo;
+};
+
+const styleNamed = (wanted: string): StyleChange =>
+  KEPT_WITH_PROGRAM.find(({ name }) => name === wanted)!.style;
+
+/** "spit-dawn.jpg" → "Spit dawn" */
+const titleOf = (file: string): string => {
+  const words = baseName(file).replaceAll("-", " ");
+  return words[0]!.toUpperCase() + words.slice(1);
 };
 
 /** The ringers by name, in the order of their photos. */
@@ -65,6 +78,37 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
     { shot: first + 1, width: mm(63.5), height: mm(88.9), quantity: 4, mayTurn: true, photo },
   ];
   return [
+    begin("collage", "Cards with a deep edge, open day", [
+      onPaper("a4"),
+      { do: "sheet", change: { lie: "landscape" } },
+      { do: "add photos", photos: scenes.slice(0, 6) },
+      { do: "ticket", change: { way: "grid", columns: 3, rows: 2, border: mm(8), gap: mm(6) } },
+      { do: "style", change: styleNamed("Deep-edged card") },
+      {
+        do: "list",
+        photos: Object.fromEntries(scenes.map(({ id, name }) => [id, { title: titleOf(name) }])),
+      },
+      { do: "ground", ground: { kind: "flat", colour: "#dfe4e6" } },
+    ]),
+    begin("single", "Matted print for the hide wall", [
+      onPaper("a4"),
+      { do: "add photos", photos: [named(photos, "spit-dawn.jpg")] },
+      { do: "ticket", change: { border: mm(0) } },
+      { do: "style", change: styleNamed("Double mat") },
+      { do: "list", photos: { [named(photos, "spit-dawn.jpg").id]: { title: "The spit at dawn" } } },
+    ]),
+    begin("contact", "The autumn’s frames", [
+      { do: "add photos", photos: [...scenes, ...portraits] },
+      {
+        do: "mark photos",
+        photos: scenes.filter((_, i) => i % 3 === 0).map(({ id }) => id),
+        change: { stars: 4, tags: ["album"] },
+      },
+      { do: "mark photos", photos: portraits.map(({ id }) => id), change: { folder: "Ringers" } },
+      { do: "mark photos", photos: scenes.map(({ id }) => id), change: { folder: "Spit" } },
+      { do: "pick", change: { by: "taken" } },
+      { do: "ticket", change: { columns: 4, rows: 4, breaks: "folder", gap: mm(4) } },
+    ]),
     begin("single", "Bordered proofs for the members", [
       { do: "add photos", photos: scenes },
       { do: "ticket", change: { border: mm(8) } },
@@ -96,7 +140,7 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
           printer: printerOfJob(inkjet),
           ppi: inkjet.ppi,
           lie: "portrait",
-          margins: { top: mm(12.5), right: mm(12.5), bottom: mm(12.5), left: mm(12.5) },
+          margins: evenEdges(mm(12.5)),
         },
       },
       { do: "ticket", change: { copies: 10, size: { width: mm(85.6), height: mm(53.98) }, gap: mm(0) } },

@@ -80,7 +80,7 @@ test("the whole job by keyboard alone", async ({ table: page, folder }) => {
 });
 
 test("axe finds nothing on any view, panel or dialog", async ({ table: page, folder }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   expect(await faults(page)).toEqual([]);
   await startCopies(page);
   expect(await faults(page)).toEqual([]);
@@ -127,7 +127,7 @@ test("axe finds nothing on the other kinds of jobs, their panels, the cut plan a
   folder,
   server,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(300_000);
   const photo = await cameraPhoto(folder, "MS-431.jpg", 600, 800);
   const kinds: [RegExp, string[]][] = [
     [/Mixed sizes/, ["Sizes and numbers", "Papers", "What comes first", "How it is cut"]],

@@ -60,7 +60,7 @@ test("every part of the ticket can be changed right there, typed with units and 
   await part(page, "Where it is made").click();
   await page.getByRole("radio", { name: /^Inkjet, glossy/ }).click();
   await page.keyboard.press("Escape");
-  expect(await ticket(page)).toContain("1 mm of slack, for Inkjet, glossy at 360 ppi");
+  expect(await ticket(page)).toContain("1 mm of slack, finished plainly, for Inkjet, glossy at 360 ppi");
 
   await part(page, "Pixels per inch").click();
   await page.getByRole("textbox", { name: "Pixels per inch", exact: true }).fill("600");

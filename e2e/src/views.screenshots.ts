@@ -69,6 +69,30 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("people") });
 
+  await openJob(/^Open The autumn/);
+  await page.screenshot({ path: docs("contact") });
+
+  await openJob(/^Open Cards with a deep edge/);
+  await part(page, "Finish").click();
+  await page
+    .getByRole("button", { name: /^Words / })
+    .first()
+    .click();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("cards") });
+
+  await openJob(/^Open Matted print/);
+  await part(page, "Finish").click();
+  await page.getByRole("button", { name: /^Look/ }).click();
+  await page.getByRole("button", { name: /^Faded/ }).click();
+  await expect(page.locator("section[aria-label='Table'] svg[role='img'] > image")).toHaveAttribute(
+    "href",
+    /^blob:/,
+  );
+  await saved(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: docs("look") });
+
   await openJob(/^Open Season album/);
   await part(page, "How the sheet is divided").click();
   await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });

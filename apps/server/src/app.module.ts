@@ -3,6 +3,8 @@ import { Module, type DynamicModule, type OnModuleDestroy } from "@nestjs/common
 import { ServeStaticModule } from "@nestjs/serve-static";
 import { DB, openDatabase } from "./data/database.ts";
 import { DataFolder } from "./data/folder.ts";
+import { GraphicsController } from "./graphics/graphics.controller.ts";
+import { GraphicsService } from "./graphics/graphics.service.ts";
 import { JobsController } from "./jobs/jobs.controller.ts";
 import { JobsService } from "./jobs/jobs.service.ts";
 import { PatternsController } from "./patterns/patterns.controller.ts";
@@ -16,6 +18,8 @@ import { PressController } from "./press/press.controller.ts";
 import { ProofsService } from "./press/proofs.service.ts";
 import { RunsService } from "./press/runs.service.ts";
 import { TasksService } from "./press/tasks.service.ts";
+import { StylesController } from "./styles/styles.controller.ts";
+import { StylesService } from "./styles/styles.service.ts";
 
 /** The whole server: photos, jobs and press over one data folder, and the web pages beside them. */
 @Module({})
@@ -33,7 +37,14 @@ export class AppModule implements OnModuleDestroy {
           exclude: ["/api/{*rest}"],
         }),
       ],
-      controllers: [PhotosController, JobsController, PatternsController, PressController],
+      controllers: [
+        PhotosController,
+        JobsController,
+        PatternsController,
+        PressController,
+        GraphicsController,
+        StylesController,
+      ],
       providers: [
         { provide: DB, useValue: db },
         { provide: DataFolder, useValue: folder },
@@ -41,6 +52,8 @@ export class AppModule implements OnModuleDestroy {
         BackdropsService,
         JobsService,
         PatternsService,
+        GraphicsService,
+        StylesService,
         TasksService,
         ProofsService,
         RunsService,

@@ -1,5 +1,5 @@
 /** What the server answers, for whoever asks: types alone, so that the web side shares them. */
-import type { Job, PhotoRecord } from "@wide-quilt/core";
+import type { Job, PhotoRecord, StyleChange } from "@wide-quilt/core";
 
 /** A job as the interface is given it. */
 export interface JobView {
@@ -34,6 +34,22 @@ export interface TakenIn {
   refused: { name: string; why: string }[];
 }
 
+/** A graphic that was kept, and what a person should know of it. */
+export interface GraphicView {
+  id: string;
+  name: string;
+  /** Width over height. */
+  proportion: number;
+  said: string[];
+}
+
+/** A style or a look that was kept under a name. */
+export interface StyleView {
+  id: string;
+  name: string;
+  style: StyleChange;
+}
+
 /** A photo that was made with something else behind the person. */
 export interface MadeBackdrop {
   id: string;
@@ -47,7 +63,7 @@ export interface WorkProgress {
 }
 
 export type WorkState = "painting" | "done" | "failed" | "cancelled";
-export type Format = "jpeg" | "png" | "pdf";
+export type Format = "jpeg" | "png" | "pdf" | "svg";
 
 /** One sheet written for looking at: the true pixels and the true size of the file. */
 export interface Proof {

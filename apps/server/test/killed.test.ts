@@ -73,7 +73,7 @@ it("killed while writing, it says so and leaves no half file", async () => {
     do: "sheet",
     change: { paper: { name: "Large", width: mm(600), height: mm(900) } },
   });
-  const { body: run } = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png", name: "Half" });
+  const { body: run } = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png", rule: "Half" });
   expect(run.state).toBe("painting");
   await new Promise((go) => setTimeout(go, 400));
   await server.kill();

@@ -97,7 +97,7 @@ describe("document photos over HTTP", () => {
       do: "ticket",
       change: { people, sheets: "per person", copies: 12, names: true },
     });
-    const asked = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "pdf", name: "Team" });
+    const asked = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "pdf" });
     const run = await client.ended(asked.body.id);
     expect(run.files.map(({ name }) => name)).toEqual(["Ada Finch.pdf", "Ben-Tarn.pdf", "Ada Finch (2).pdf"]);
     const pages = (name: string) =>
@@ -135,7 +135,7 @@ describe("document photos over HTTP", () => {
     };
     await client.edit(id, 1, { do: "backdrops", backdrops: { [photo]: backdrop } });
     const green = async (name: string) => {
-      const asked = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png", name });
+      const asked = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png", rule: name });
       const { files } = await client.ended(asked.body.id);
       const { data } = await sharp(join(server.data, "out", files[0]!.name))
         .raw()

@@ -48,7 +48,7 @@ describe("the press over HTTP", () => {
   it("writes the same bytes for the same job, beside what is there", async () => {
     const { id } = await badges();
     const runs = await Promise.all(
-      [1, 2].map(() => start(id, { format: "jpeg", quality: 90, name: "Twice" })),
+      [1, 2].map(() => start(id, { format: "jpeg", quality: 90, rule: "Twice" })),
     );
     const ended = await Promise.all(runs.map(({ body }) => client.ended(body.id)));
     expect(ended.map(({ state }) => state)).toEqual(["done", "done"]);
@@ -60,7 +60,9 @@ describe("the press over HTTP", () => {
 
   it("numbers the files of many sheets and gives them as a ZIP; a PDF has them as pages", async () => {
     const { id } = await badges(20);
-    const run = await client.ended((await start(id, { format: "png", name: "Team" })).body.id);
+    const run = await client.ended(
+      (await start(id, { format: "png", rule: "Team [sheet, 2 digits]" })).body.id,
+    );
     expect(run.files.map(({ name }) => name)).toEqual(["Team 01.png", "Team 02.png", "Team 03.png"]);
     const zip = Buffer.from(
       await (await fetch(`${server.address}/api/runs/${run.id}/download`)).arrayBuffer(),
@@ -73,7 +75,7 @@ describe("the press over HTTP", () => {
     writeFileSync(path, zip);
     const unpacked = execFileSync("python3", ["-c", UNZIP, path, "Team 03.png"], { encoding: "utf8" });
     expect(unpacked.trim()).toBe(whole);
-    const pdf = await client.ended((await start(id, { format: "pdf", name: "Team" })).body.id);
+    const pdf = await client.ended((await start(id, { format: "pdf", rule: "Team" })).body.id);
     const info = execFileSync("pdfinfo", [join(server.data, "out", pdf.files[0]!.name)], {
       encoding: "utf8",
     });
@@ -83,7 +85,7 @@ describe("the press over HTTP", () => {
   it("cancels a run, and leaves nothing of it", async () => {
     const { id } = await badges(4000);
     const before = out();
-    const { body } = await start(id, { format: "png", name: "Endless" });
+    const { body } = await start(id, { format: "png", rule: "Endless [sheet]" });
     await expect
       .poll(async () => (await client.ask<Run>("GET", `/runs/${body.id}`)).body.progress?.done ?? 0)
       .toBeGreaterThan(0);
@@ -115,7 +117,7 @@ describe("the press over HTTP", () => {
       field: "quality",
       detail: expect.stringContaining("at least 1"),
     });
-    expect((await start(id, { format: "gif" })).body.detail).toContain("jpeg, png or pdf");
+    expect((await start(id, { format: "gif" })).body.detail).toContain("jpeg, png, pdf or svg");
   });
 });
 

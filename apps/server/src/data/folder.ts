@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { UNFINISHED, type PreviewSize } from "@wide-quilt/painters";
 
@@ -28,6 +28,21 @@ export class DataFolder {
     return join(this.root, "photos", "originals", photo.slice(0, 2), photo);
   }
 
+  /** A photo's file as painters read it: what came, or what was developed from it. */
+  readable(photo: string): string {
+    const developed = this.developed(photo);
+    return existsSync(developed) ? developed : this.original(photo);
+  }
+
+  /** Where a photo lies that was developed from a format painters do not read. */
+  developed(photo: string): string {
+    return join(this.root, "photos", "developed", photo.slice(0, 2), `${photo}.jpg`);
+  }
+
+  graphic(id: string): string {
+    return join(this.root, "graphics", id.slice(0, 2), id);
+  }
+
   preview(photo: string, size: PreviewSize): string {
     return join(this.root, "photos", "previews", photo.slice(0, 2), `${photo}-${size}.jpg`);
   }
@@ -35,5 +50,6 @@ export class DataFolder {
 
 /** Takes away what a killed process left half-written. */
 function sweepUnfinished(folder: string): void {
-  for (const name of readdirSync(folder)) if (name.endsWith(UNFINISHED)) rmSync(join(folder, name));
+  for (const name of readdirSync(folder))
+    if (name.endsWith(UNFINISHED)) rmSync(join(folder, name), { recursive: true });
 }

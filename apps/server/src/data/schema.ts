@@ -1,4 +1,4 @@
-import type { Job, PhotoRecord } from "@wide-quilt/core";
+import type { Job, PhotoRecord, StyleChange } from "@wide-quilt/core";
 import type { Format, WorkState } from "../contract.ts";
 import { index, integer, primaryKey, sqliteTable, text } from "drizzle-orm/sqlite-core";
 
@@ -49,6 +49,14 @@ export const patterns = sqliteTable("patterns", {
   /** The folder it lies in; "" for none. */
   folder: text("folder").notNull(),
   job: text("job", { mode: "json" }).$type<Job>().notNull(),
+  createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
+});
+
+/** Styles and looks that were kept under a name. */
+export const styles = sqliteTable("styles", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull().unique(),
+  style: text("style", { mode: "json" }).$type<StyleChange>().notNull(),
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
 });
 

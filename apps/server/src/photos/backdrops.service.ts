@@ -1,14 +1,16 @@
 import { randomUUID } from "node:crypto";
 import { rm, writeFile } from "node:fs/promises";
 import { join } from "node:path";
-import { Worker } from "node:worker_threads";
 import { Inject, Injectable } from "@nestjs/common";
 import type { BackdropFill } from "@wide-quilt/core";
-import { photoHash } from "@wide-quilt/painters";
+import { BadPhoto, photoHash } from "@wide-quilt/painters";
 import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
+import { inThread } from "./inThread.ts";
 import { PhotosService } from "./photos.service.ts";
 import { Queue } from "./queue.ts";
+
+const WORKER = new URL("./backdrop.worker.js", import.meta.url);
 
 /** What the thread is given: paths of the photo and of its mask. */
 export interface BackdropWork {
@@ -16,8 +18,6 @@ export interface BackdropWork {
   mask: string;
   fill: BackdropFill;
 }
-
-export type BackdropAnswer = { jpeg: Uint8Array } | { failed: string; bad: boolean };
 
 /** Photos with something else behind the person: made from a photo and a mask, and kept as photos of their own. */
 @Injectable()
@@ -35,8 +35,13 @@ export class BackdropsService {
       if (!this.photos.record(id))
         throw Problem.notFound("photo", "This photo is not here. Drop its file in again.");
     }
-    const work = { photo: this.folder.original(photo), mask: this.folder.original(mask), fill };
-    const jpeg = await this.queue.run(() => inThread(work));
+    const work = { photo: this.folder.readable(photo), mask: this.folder.original(mask), fill };
+    const jpeg = await this.queue
+      .run(() => inThread(WORKER, work))
+      .catch((error: unknown) => {
+        if (error instanceof BadPhoto) throw new Problem(422, "bad-mask", "Not made", error.message);
+        throw error;
+      });
     const path = join(this.folder.arriving, randomUUID());
     try {
       await writeFile(path, jpeg);
@@ -47,14 +52,3 @@ export class BackdropsService {
     }
   }
 }
-
-const inThread = (workerData: BackdropWork): Promise<Uint8Array> =>
-  new Promise((resolve, reject) => {
-    const thread = new Worker(new URL("./backdrop.worker.js", import.meta.url), { workerData });
-    thread.once("message", (answer: BackdropAnswer) => {
-      if ("jpeg" in answer) resolve(answer.jpeg);
-      else if (answer.bad) reject(new Problem(422, "bad-mask", "Not made", answer.failed));
-      else reject(new Error(answer.failed));
-    });
-    thread.once("error", reject);
-  });

@@ -10,6 +10,7 @@ import type { BackdropFill } from "@wide-quilt/core";
 import { MakeBackdrop } from "./backdrops.dto.ts";
 import { BackdropsService } from "./backdrops.service.ts";
 import { ArrivalStorage, type ArrivedFile } from "./arrival.ts";
+import { sentName } from "../web/sentName.ts";
 import { PhotosService } from "./photos.service.ts";
 
 /** Files in one request. */
@@ -44,7 +45,7 @@ export class PhotosController {
     );
     const taken: TakenIn = { photos: [], refused: [] };
     for (const file of (request.files ?? []) as ArrivedFile<string>[]) {
-      const name = nameOf(file);
+      const name = sentName(file);
       try {
         const id = await file.outcome;
         taken.photos.push({ id, name, ...this.photos.record(id)! });
@@ -86,10 +87,6 @@ export class PhotosController {
     response.sendFile(path, { headers, dotfiles: "allow" });
   }
 }
-
-/** The name as it was sent: multipart names are UTF-8, which the parser hands on byte by byte. */
-const nameOf = ({ originalname }: Express.Multer.File): string =>
-  (Buffer.from(originalname, "latin1").toString("utf8").split(/[\\/]/).at(-1) || "photo").slice(0, 255);
 
 const notTaken = (error: unknown): unknown =>
   error instanceof multer.MulterError

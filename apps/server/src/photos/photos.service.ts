@@ -1,5 +1,5 @@
 import { existsSync } from "node:fs";
-import { mkdir, rename, stat } from "node:fs/promises";
+import { mkdir, rename, stat, writeFile } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import type { PhotoRecord } from "@wide-quilt/core";
@@ -12,13 +12,17 @@ import {
   PHOTO_LIMITS,
   PREVIEW_SIZES,
   writeForNow,
+  writeWhole,
   type PreviewSize,
 } from "@wide-quilt/painters";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
 import { photos } from "../data/schema.ts";
 import type { Arrival } from "./arrival.ts";
+import { inThread } from "./inThread.ts";
 import { Queue } from "./queue.ts";
+
+const DEVELOP = new URL("./develop.worker.js", import.meta.url);
 
 /** Photos asked for at once; SQLite takes at most 32 766 figures in one question. */
 const AT_ONCE = 5000;
@@ -57,14 +61,25 @@ export class PhotosService {
     const found = await stat(path).catch(() => null);
     if (found !== null && found.size > 0) return path;
     if (!this.isKept(id)) return null;
-    await this.makePreviews(this.folder.original(id), id);
+    await this.makePreviews(this.folder.readable(id), id);
     return path;
   }
 
   private async look(path: string, id: string): Promise<PhotoRecord> {
     const record = await inspectPhoto(path);
+    if (record.format === "heic") return this.develop(path, id, record);
     await this.makePreviews(path, id);
     return record;
+  }
+
+  /** Keeps a picture that painters read beside a file that they do not. */
+  private async develop(path: string, id: string, record: PhotoRecord): Promise<PhotoRecord> {
+    const jpeg = await this.queue.run(() => inThread(DEVELOP, path));
+    const developed = this.folder.developed(id);
+    await writeWhole(developed, (to) => writeFile(to, jpeg));
+    await this.makePreviews(developed, id);
+    const { width, height } = await inspectPhoto(developed);
+    return { ...record, width, height, orientation: 1 };
   }
 
   private async makePreviews(path: string, id: string): Promise<void> {

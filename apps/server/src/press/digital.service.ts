@@ -1,7 +1,6 @@
 import { Inject, Injectable } from "@nestjs/common";
 import { digitalVersion, personName } from "@wide-quilt/core";
 import { encodeSheet, fileName, paintSheet, withinBytes } from "@wide-quilt/painters";
-import { DataFolder } from "../data/folder.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { TasksService } from "./tasks.service.ts";
@@ -15,7 +14,6 @@ export class DigitalService {
   constructor(
     @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(TasksService) private readonly tasks: TasksService,
-    @Inject(DataFolder) private readonly folder: DataFolder,
   ) {}
 
   async make(jobId: string, shot: number): Promise<{ name: string; jpeg: Buffer }> {
@@ -25,7 +23,7 @@ export class DigitalService {
     if (!version.ok) throw refuse(version.why);
     const [sheet] = this.tasks.sheets(version.job, "jpeg");
     if (!sheet?.cells[0]?.picture) throw refuse("There is no photo of this person yet.");
-    const pixels = await paintSheet(sheet, (photo) => this.folder.original(photo));
+    const pixels = await paintSheet(sheet, (id) => this.tasks.pathOf(id));
     const { bytes } = version;
     const jpeg = bytes
       ? await withinBytes(pixels, sheet.ppi, bytes.to)

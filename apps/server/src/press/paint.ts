@@ -1,5 +1,13 @@
 import { stat, writeFile } from "node:fs/promises";
-import { encodeSheet, goOn, paintPdf, paintSheet, writeWhole, type Watch } from "@wide-quilt/painters";
+import {
+  encodeSheet,
+  goOn,
+  paintPdf,
+  paintSheet,
+  paintSvg,
+  writeWhole,
+  type Watch,
+} from "@wide-quilt/painters";
 import type { SheetPlan } from "@wide-quilt/core";
 import type { PaintedFile, PaintTask } from "./task.ts";
 
@@ -17,11 +25,13 @@ export async function paint(task: PaintTask, watch: Watch): Promise<PaintedFile[
     if (task.format === "pdf") {
       const at = new Date(date);
       await writeWhole(path, (to) => paintPdf(those, fileOf(task), to, { title, date: at }, own));
+    } else if (task.format === "svg") {
+      await writeWhole(path, (to) => paintSvg(those[0]!, fileOf(task), to, title, own));
     } else await paintPixels(those[0]!, path, task, own);
     done += count;
     if (files.length > 1) watch.progress?.({ what: "sheets", done, of: sheets.length });
   }
-  if (task.format === "pdf" && task.picture) await paintPixels(sheets[0]!, task.picture, task, watch);
+  if (task.picture) await paintPixels(sheets[0]!, task.picture, task, watch);
   return Promise.all(files.map(async ({ path }) => ({ bytes: (await stat(path)).size })));
 }
 

@@ -1,10 +1,10 @@
 import { ApiProperty } from "@nestjs/swagger";
-import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from "class-validator";
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from "class-validator";
 import type { Format } from "../contract.ts";
 
 export class HowToWrite {
-  @ApiProperty({ enum: ["jpeg", "png", "pdf"] })
-  @IsIn(["jpeg", "png", "pdf"], { message: "must be jpeg, png or pdf" })
+  @ApiProperty({ enum: ["jpeg", "png", "pdf", "svg"] })
+  @IsIn(["jpeg", "png", "pdf", "svg"], { message: "must be jpeg, png, pdf or svg" })
   format!: Format;
 
   @ApiProperty({ minimum: 1, maximum: 100, description: "JPEG quality", default: 92 })
@@ -22,9 +22,31 @@ export class AskProof extends HowToWrite {
 }
 
 export class AskRun extends HowToWrite {
-  @ApiProperty({ description: "The file's name without its ending", required: false })
+  @ApiProperty({
+    description: "The files' names without their ending, with fields: [name] [sheet, 3 digits]",
+    required: false,
+  })
   @IsOptional()
   @IsString()
   @Length(1, 150, { message: "must be 1 to 150 characters long" })
-  name?: string;
+  rule?: string;
+
+  @ApiProperty({ description: "The number of the first sheet in names", default: 1, minimum: 0 })
+  @IsInt({ message: "must be a whole number" })
+  @Min(0, { message: "must be at least 0" })
+  @Max(99_999, { message: "must be at most 99 999" })
+  start: number = 1;
+
+  @ApiProperty({ description: "Whether every sheet gets a file of its own, also in a format with pages" })
+  @IsBoolean()
+  each: boolean = false;
+
+  @ApiProperty({ description: "A folder inside the folder of written files; empty for none", default: "" })
+  @IsString()
+  @Length(0, 100, { message: "must be at most 100 characters long" })
+  folder: string = "";
+
+  @ApiProperty({ description: "Whether files of the same names are written over" })
+  @IsBoolean()
+  overwrite: boolean = false;
 }

@@ -9,7 +9,7 @@ import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { PaintPool, type Painting } from "./paint.pool.ts";
 import type { AskProof } from "./press.dto.ts";
-import { ENDING } from "./task.ts";
+import { ENDING, isDrawing } from "./task.ts";
 import { TasksService } from "./tasks.service.ts";
 
 interface KeptProof extends Proof {
@@ -20,7 +20,7 @@ interface KeptProof extends Proof {
 
 /** Proofs kept for looking at again; the oldest goes first. */
 const MOST_PROOFS = 24;
-const PICTURE_OF_PDF = "picture.jpg";
+const PICTURE_OF_DRAWING = "picture.jpg";
 
 /** Paints single sheets for the Press view. The same question is painted once. */
 @Injectable()
@@ -46,13 +46,13 @@ export class ProofsService {
     const known = this.proofs.get(id);
     if (known && (known.state === "painting" || known.state === "done")) return shown(known);
     const file = join(this.folder.proofs, id, `sheet.${ENDING[format]}`);
-    const picture = format === "pdf" ? join(this.folder.proofs, id, PICTURE_OF_PDF) : file;
+    const picture = isDrawing(format) ? join(this.folder.proofs, id, PICTURE_OF_DRAWING) : file;
     const task = this.tasks.task(job, [plan], {
       format,
       quality,
       date: 0,
       files: [{ path: file, sheets: 1 }],
-      picture: format === "pdf" ? picture : undefined,
+      picture: isDrawing(format) ? picture : undefined,
     });
     const painting = this.pool.paint(task, (progress) => (proof.progress = progress));
     const proof: KeptProof = {

@@ -1,11 +1,11 @@
 import { randomUUID } from "node:crypto";
-import { existsSync, rmSync } from "node:fs";
-import { rm } from "node:fs/promises";
-import { join } from "node:path";
+import { existsSync, mkdirSync, rmSync } from "node:fs";
+import { mkdir, rename, rm } from "node:fs/promises";
+import { dirname, join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import { desc, eq } from "drizzle-orm";
 import { outputFiles } from "@wide-quilt/core";
-import { Cancelled, outputNames, type Progress } from "@wide-quilt/painters";
+import { Cancelled, fileName, flush, outputNames, UNFINISHED, type Progress } from "@wide-quilt/painters";
 import type { Run } from "../contract.ts";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
@@ -45,14 +45,21 @@ export class RunsService {
     return this.folder.out;
   }
 
-  start(jobId: string, { format, quality, name }: AskRun): Run {
+  start(jobId: string, { format, quality, rule, start, each, folder, overwrite }: AskRun): Run {
     const job = this.jobs.job(jobId);
     const sheets = this.tasks.sheets(job, format);
-    const files = outputFiles(job, sheets, format === "pdf");
+    const naming = { pages: format === "pdf", each, rule, start };
+    const files = outputFiles(job, this.tasks.records(job), sheets, naming);
+    const inside = (name: string) => (folder.trim() === "" ? name : `${fileName(folder)}/${name}`);
     const promised = new Set([...this.underWay.values()].flatMap(({ names }) => names));
-    const taken = (file: string) => promised.has(file) || existsSync(join(this.folder.out, file));
-    const names = outputNames(files, name ?? job.name, ENDING[format], taken);
+    const names = outputNames(
+      files.map(({ name }) => name),
+      ENDING[format],
+      (name) => promised.has(inside(name)) || (!overwrite && existsSync(join(this.folder.out, inside(name)))),
+    ).map(inside);
     const id = randomUUID();
+    const staging = this.staging(id);
+    mkdirSync(staging, { recursive: true });
     const createdAt = new Date();
     this.db
       .insert(runs)
@@ -71,8 +78,8 @@ export class RunsService {
       format,
       quality,
       date: createdAt.getTime(),
-      files: names.map((file, i) => ({
-        path: join(this.folder.out, file),
+      files: names.map((_, i) => ({
+        path: join(staging, String(i)),
         sheets: files[i]!.sheets,
       })),
     });
@@ -115,8 +122,8 @@ export class RunsService {
   private endInterrupted(): void {
     const why =
       "Wide Quilt was stopped in the middle of this. Nothing half-written was kept; write it again.";
-    for (const { id, files } of this.db.select().from(runs).where(eq(runs.state, "painting")).all()) {
-      for (const { name } of files) rmSync(join(this.folder.out, name), { force: true });
+    for (const { id } of this.db.select().from(runs).where(eq(runs.state, "painting")).all()) {
+      rmSync(this.staging(id), { recursive: true, force: true });
       this.db.update(runs).set({ state: "failed", why, files: [] }).where(eq(runs.id, id)).run();
     }
   }
@@ -130,15 +137,28 @@ export class RunsService {
         .run();
     try {
       const painted = await painting.result;
+      await this.putInPlace(id, names);
       end({ state: "done", files: painted.map(({ bytes }, i) => ({ name: names[i]!, bytes })) });
     } catch (error) {
-      // A run is whole or it is nothing: sheets written before it stopped are taken away again.
-      await Promise.all(names.map((name) => rm(join(this.folder.out, name), { force: true })));
       if (error instanceof Cancelled) end({ state: "cancelled", files: [] });
       else end({ state: "failed", files: [], why: notPainted(error) });
     } finally {
+      await rm(this.staging(id), { recursive: true, force: true });
       this.underWay.delete(id);
     }
+  }
+
+  /** Where a run's files lie until all of them are written: a run is whole or it is nothing. */
+  private staging(id: string): string {
+    return join(this.folder.out, `.${id}${UNFINISHED}`);
+  }
+
+  private async putInPlace(id: string, names: readonly string[]): Promise<void> {
+    const folders = new Set(names.map((name) => dirname(join(this.folder.out, name))));
+    for (const folder of folders) await mkdir(folder, { recursive: true });
+    for (const [i, name] of names.entries())
+      await rename(join(this.staging(id), String(i)), join(this.folder.out, name));
+    for (const folder of folders) await flush(folder);
   }
 
   private row(id: string): RunRow {

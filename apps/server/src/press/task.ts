@@ -33,4 +33,7 @@ export type FromWorker =
 /** Pool to worker. */
 export type ToWorker = { paint: PaintTask } | { cancel: true };
 
-export const ENDING: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf" };
+export const ENDING: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf", svg: "svg" };
+
+/** Formats that are not made of pixels: a proof of them is painted beside them. */
+export const isDrawing = (format: Format): format is "pdf" | "svg" => format === "pdf" || format === "svg";

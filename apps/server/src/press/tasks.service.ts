@@ -1,11 +1,12 @@
+import { existsSync } from "node:fs";
 import { Inject, Injectable } from "@nestjs/common";
-import { arrange, check, LIMITS, type Job, type SheetPlan } from "@wide-quilt/core";
+import { arrange, check, LIMITS, type Job, type PhotoRecord, type SheetPlan } from "@wide-quilt/core";
 import { JPEG_SIDE } from "@wide-quilt/painters";
 import { DataFolder } from "../data/folder.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import type { Format } from "../contract.ts";
-import type { PaintTask } from "./task.ts";
+import { isDrawing, type PaintTask } from "./task.ts";
 
 /** Turns a job into what a painter needs, and refuses what cannot be written with a sentence. */
 @Injectable()
@@ -17,14 +18,14 @@ export class TasksService {
 
   /** Plans a job's sheets with the server's own computation. */
   sheets(job: Job, format: Format): SheetPlan[] {
-    const records = this.photos.records(job.stash.map(({ id }) => id));
+    const records = this.records(job);
     const sheets = arrange(job, records);
     if (sheets.length === 0) {
       const why = check(job, records, sheets)[0]?.sentence ?? "There is nothing on the sheet.";
       throw new Problem(422, "no-sheet", "Nothing to write", why);
     }
     const { width, height } = sheets[0]!.pixels;
-    if (format !== "pdf" && width * height > LIMITS.sheetPixels) {
+    if (!isDrawing(format) && width * height > LIMITS.sheetPixels) {
       throw new Problem(
         422,
         "too-many-pixels",
@@ -43,13 +44,28 @@ export class TasksService {
     return sheets;
   }
 
+  /** What is known of a job's photos. */
+  records(job: Job): Record<string, PhotoRecord> {
+    return this.photos.records(job.stash.map(({ id }) => id));
+  }
+
   task(
     job: Job,
     sheets: SheetPlan[],
     as: Pick<PaintTask, "format" | "quality" | "files" | "date" | "picture">,
   ): PaintTask {
-    const used = new Set(sheets.flatMap(({ cells }) => cells.flatMap(({ paints }) => paints ?? [])));
-    const photos = Object.fromEntries([...used].map((id) => [id, this.folder.original(id)]));
-    return { ...as, sheets, photos, title: job.name };
+    const photos = sheets.flatMap(({ cells }) => cells.flatMap(({ paints }) => paints ?? []));
+    const inks = sheets
+      .flatMap(({ backing, cells, over }) => [...backing, ...cells.flatMap((cell) => cell.over), ...over])
+      .flatMap((ink) => (ink.kind === "picture" ? ink.of.id : []));
+    const used = new Set([...photos, ...inks]);
+    const paths = Object.fromEntries([...used].map((id) => [id, this.pathOf(id)]));
+    return { ...as, sheets, photos: paths, title: job.name };
+  }
+
+  /** Where the file of a photo or a graphic lies, as painters read it. */
+  pathOf(id: string): string {
+    const graphic = this.folder.graphic(id);
+    return existsSync(graphic) ? graphic : this.folder.readable(id);
   }
 }

@@ -1,6 +1,7 @@
-import type { BackdropFill, JobEdit, Kind } from "@wide-quilt/core";
+import type { BackdropFill, JobEdit, Kind, StyleChange } from "@wide-quilt/core";
 import type {
   Format,
+  GraphicView,
   JobSummary,
   JobView,
   MadeBackdrop,
@@ -9,6 +10,7 @@ import type {
   Proof,
   Run,
   RunList,
+  StyleView,
   TakenIn,
 } from "@wide-quilt/server/contract";
 import { NoAnswer, ServerProblem } from "./problem.ts";
@@ -45,6 +47,18 @@ async function problemOf(response: Response): Promise<Error> {
   return new NoAnswer();
 }
 
+/** How the sheets of a job are written, and what the files are called. */
+export interface RunAsked {
+  format: Format;
+  quality: number;
+  /** Left out, files are named after people or after the job. */
+  rule?: string;
+  start: number;
+  each: boolean;
+  folder: string;
+  overwrite: boolean;
+}
+
 const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 
 /** Everything that is asked of the server, one line each. */
@@ -74,14 +88,21 @@ export const server = {
     for (const file of files) form.append("photos", file, file.name);
     return ask<TakenIn>("POST", "/photos", form, signal);
   },
+  addGraphic: (file: File) => {
+    const form = new FormData();
+    form.append("graphic", file, file.name);
+    return ask<GraphicView>("POST", "/graphics", form);
+  },
+  listStyles: () => ask<StyleView[]>("GET", "/styles"),
+  keepStyle: (name: string, style: StyleChange) => ask<StyleView>("POST", "/styles", { name, style }),
+  deleteStyle: (id: string) => ask<void>("DELETE", `/styles/${id}`),
   makeBackdrop: (photo: string, mask: string, fill: BackdropFill) =>
     ask<MadeBackdrop>("POST", `/photos/${photo}/backdrop`, { mask, ...fill }),
   askProof: (id: string, how: { format: Format; quality: number; sheet: number }) =>
     ask<Proof>("POST", `${job(id)}/proofs`, how),
   proof: (id: string) => ask<Proof>("GET", `/proofs/${id}`),
   cancelProof: (id: string) => ask<void>("DELETE", `/proofs/${id}`),
-  startRun: (id: string, how: { format: Format; quality: number; name: string }) =>
-    ask<Run>("POST", `${job(id)}/runs`, how),
+  startRun: (id: string, how: RunAsked) => ask<Run>("POST", `${job(id)}/runs`, how),
   run: (id: string) => ask<Run>("GET", `/runs/${id}`),
   listRuns: (id: string) => ask<RunList>("GET", `/runs?job=${encodeURIComponent(id)}`),
   cancelRun: (id: string) => ask<void>("DELETE", `/runs/${id}`),
@@ -97,6 +118,7 @@ export const address = {
   /** The smallest preview with at least this many pixels on its longest side, or the largest there is. */
   previewFor: (photo: string, pixels: number) =>
     `/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
+  graphic: (id: string) => `/api/graphics/${id}`,
   patternFile: (id: string) => `/api/patterns/${encodeURIComponent(id)}/file`,
   jobFile: (id: string) => `/api${job(id)}/file`,
   personFile: (id: string, shot: number) => `/api${job(id)}/people/${shot}/file`,

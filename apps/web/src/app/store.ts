@@ -2,6 +2,7 @@ import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector } from "react-redux";
 import { faces } from "../table/faces.ts";
 import { openJob } from "../table/openJob.ts";
+import { styles } from "../table/styles.ts";
 import { view } from "../table/view.ts";
 import { keepPreferences, preferences } from "./preferences.ts";
 
@@ -9,6 +10,7 @@ export const store = configureStore({
   reducer: {
     openJob: openJob.reducer,
     faces: faces.reducer,
+    styles: styles.reducer,
     view: view.reducer,
     preferences: preferences.reducer,
   },

@@ -2,12 +2,19 @@ import { Fragment, memo, useId, useMemo, type ReactNode } from "react";
 import {
   grown,
   layers,
+  rectPath,
   type CellPlan,
-  type Picture,
-  type Rect,
+  type Look,
   type SheetPlan,
   type Size,
 } from "@wide-quilt/core";
+import { Bands } from "./Bands.tsx";
+import { Ground } from "./Ground.tsx";
+import { Inks } from "./Inks.tsx";
+import { useLooked } from "./looked.ts";
+import { onPicture, pictureAttributes } from "./onPicture.ts";
+import { sightsOf } from "./sights.ts";
+import { tilt } from "./shapes.ts";
 
 interface Props {
   plan: SheetPlan;
@@ -22,6 +29,8 @@ interface Props {
   cellsAs?: "photos" | "places";
   /** Whether its marks are painted over it by a `MarksPicture`, and it is a layer of its own. */
   marksApart?: boolean;
+  /** Whether its photos are painted under it by `MovedPhotos`, while they are moved. */
+  photosApart?: boolean;
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */
   label?: string;
@@ -39,6 +48,7 @@ export const SheetPicture = memo(function SheetPicture({
   softEdge = 0,
   cellsAs = "photos",
   marksApart = false,
+  photosApart = false,
   className,
   label,
   children,
@@ -46,9 +56,15 @@ export const SheetPicture = memo(function SheetPicture({
   const id = useId();
   const { paper, marks } = plan;
   const painted = useMemo(
-    () => layers(plan).map((cells) => ({ cells, looks: cellsAs === "photos" ? looksOf(cells) : [] })),
-    [plan, cellsAs],
+    () =>
+      layers(plan).map((cells) => ({
+        cells,
+        sights: cellsAs === "photos" && !photosApart ? sightsOf(cells) : [],
+      })),
+    [plan, cellsAs, photosApart],
   );
+  const ways = new Map(painted.flatMap(({ sights }) => sights.map((sight) => [sight.key, sight] as const)));
+  const clipOf = new Map([...ways.keys()].map((key, i) => [key, `${id}${i}`]));
   return (
     <svg
       viewBox={`0 0 ${paper.width} ${paper.height}`}
@@ -59,42 +75,51 @@ export const SheetPicture = memo(function SheetPicture({
       aria-hidden={label ? undefined : true}
     >
       <defs>
-        {painted.map(({ looks }, layer) =>
-          looks.map(({ picture, window }, i) => (
-            <clipPath key={`${layer} ${i}`} id={`${id}${layer}-${i}`}>
-              <rect
-                {...(picture.level === 0
-                  ? onPicture(grown(window, softEdge), picture)
-                  : grown(window, softEdge))}
-              />
-            </clipPath>
-          )),
-        )}
+        {[...ways].map(([key, { picture, window, corner }]) => (
+          <clipPath key={key} id={clipOf.get(key)}>
+            <rect
+              {...(picture.level === 0
+                ? onPicture(grown(window, softEdge), picture)
+                : grown(window, softEdge))}
+              rx={corner || undefined}
+            />
+          </clipPath>
+        ))}
       </defs>
-      <rect width={paper.width} height={paper.height} fill="#fff" />
-      {painted.map(({ cells, looks }, layer) => (
-        <Fragment key={layer}>
-          {looks.map(({ photoId, picture, middle, cells: alike }, i) => {
-            const { transform, width, height } = pictureAttributes(picture);
-            const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
-            return alike.map((cell) => (
-              <CellImage
-                key={cell.key}
-                href={href}
-                clip={`url(#${id}${layer}-${i})`}
-                place={`${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y})`}
-                level={picture.level === 0 ? "" : `rotate(${picture.level} ${middle.x} ${middle.y}) `}
-                transform={transform}
-                width={width}
-                height={height}
-              />
-            ));
-          })}
+      {!photosApart && <Ground plan={plan} />}
+      <Inks inks={plan.backing} photo={photo} />
+      {/* One flat list: a cell that is moved over others splits them into layers, and nothing is made anew for that. */}
+      {painted.flatMap(({ cells, sights }, layer) => [
+        ...sights.flatMap(({ key, photoId, picture, middle, look, cells: alike }) => {
+          const { transform, width, height } = pictureAttributes(picture);
+          const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
+          return alike.map((cell) => (
+            <CellImage
+              key={cell.key}
+              href={href}
+              look={look}
+              clip={`url(#${clipOf.get(key)})`}
+              place={`${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y})`}
+              level={picture.level === 0 ? "" : `rotate(${picture.level} ${middle.x} ${middle.y}) `}
+              transform={transform}
+              width={width}
+              height={height}
+            />
+          ));
+        }),
+        <Fragment key={`layer ${layer}`}>
           {cellsAs === "places" && <Places cells={cells} paper={paper} />}
+          <Bands cells={cells} />
           {outlines(cells)}
-          {captions(cells)}
-        </Fragment>
-      ))}
+          {cells.map(
+            (cell) =>
+              cell.over.length > 0 && (
+                <Inks key={cell.key} inks={cell.over} photo={photo} tilt={tilt(cell)} />
+              ),
+          )}
+        </Fragment>,
+      ])}
+      <Inks inks={plan.over} photo={photo} />
       {!marksApart && <Marks marks={marks} />}
       {children}
     </svg>
@@ -131,6 +156,7 @@ const Marks = memo(function Marks({ marks }: Pick<SheetPlan, "marks">) {
 
 interface CellImageProps {
   href: string;
+  look: Look | null;
   clip: string;
   /** Where the cell is, how the photo is levelled in it, and how the photo lies then. */
   place: string;
@@ -141,7 +167,16 @@ interface CellImageProps {
 }
 
 /** One cell's photo; of hundreds only those are drawn anew that changed. */
-const CellImage = memo(function CellImage({ clip, place, level, transform, ...image }: CellImageProps) {
+const CellImage = memo(function CellImage({
+  href,
+  look,
+  clip,
+  place,
+  level,
+  transform,
+  ...size
+}: CellImageProps) {
+  const image = { ...size, href: useLooked(href, look) };
   if (level === "")
     return (
       <image preserveAspectRatio="none" clipPath={clip} transform={`${place} ${transform}`} {...image} />
@@ -160,7 +195,7 @@ function Places({ cells, paper }: { cells: readonly CellPlan[]; paper: Size }) {
   return (
     <g fill="#dde1f2" stroke="#34409c" strokeWidth={line}>
       {cells.map((cell) => (
-        <path key={cell.key} d={frame(cell)} transform={tilt(cell) || undefined} />
+        <path key={cell.key} d={rectPath(cell.finished)} transform={tilt(cell) || undefined} />
       ))}
     </g>
   );
@@ -172,7 +207,7 @@ function outlines(cells: readonly CellPlan[]): ReactNode {
   if (!outline) return null;
   const d = cells
     .filter(({ angle }) => angle === 0)
-    .map((cell) => frame(cell))
+    .map((cell) => rectPath(cell.finished))
     .join("");
   return (
     <g fill="none" stroke={outline.colour} strokeWidth={outline.width}>
@@ -180,117 +215,8 @@ function outlines(cells: readonly CellPlan[]): ReactNode {
       {cells
         .filter(({ angle }) => angle !== 0)
         .map((cell) => (
-          <path key={cell.key} d={frame(cell)} transform={tilt(cell)} />
+          <path key={cell.key} d={rectPath(cell.finished)} transform={tilt(cell)} />
         ))}
     </g>
   );
-}
-
-/** The names under cells, in the font and the colour that they are printed in. */
-function captions(cells: readonly CellPlan[]): ReactNode {
-  return cells.flatMap((cell) => {
-    if (!cell.caption) return [];
-    const { box, size, turn, text } = cell.caption;
-    const middle = `translate(${box.x + box.width / 2} ${box.y + box.height / 2})`;
-    return (
-      <text
-        key={cell.key}
-        transform={`${tilt(cell)}${middle} rotate(${turn})`}
-        y={0.35 * size}
-        fontSize={size}
-        textAnchor="middle"
-        fill="#20242c"
-      >
-        {text}
-      </text>
-    );
-  });
-}
-
-const frame = ({ finished: { x, y, width, height } }: CellPlan): string =>
-  `M${x} ${y}h${width}v${height}h${-width}z`;
-
-/** Turns what follows about the middle of a tilted cell; nothing for one that stands straight. */
-const tilt = ({ angle, finished: { x, y, width, height } }: CellPlan): string =>
-  angle === 0 ? "" : `rotate(${angle} ${x + width / 2} ${y + height / 2}) `;
-
-/** A way in which cells show a photo, measured from the finished corner, and the cells that do. */
-interface Look {
-  photoId: string;
-  picture: Picture;
-  window: Rect;
-  /** The middle of what the photo covers. */
-  middle: { x: number; y: number };
-  cells: CellPlan[];
-}
-
-function looksOf(cells: readonly CellPlan[]): Look[] {
-  const looks = new Map<string, Look>();
-  for (const cell of cells) {
-    const { picture, paints, finished, image, cover, shot } = cell;
-    if (!picture || paints === null) continue;
-    const key = [
-      shot,
-      paints,
-      picture.turn,
-      finished.width,
-      finished.height,
-      image.width,
-      image.height,
-      image.x - finished.x,
-      image.y - finished.y,
-    ].join();
-    const known = looks.get(key);
-    if (known) {
-      known.cells.push(cell);
-      continue;
-    }
-    const moved = (rect: Rect): Rect => ({
-      ...rect,
-      x: (rect.x - finished.x) as Rect["x"],
-      y: (rect.y - finished.y) as Rect["y"],
-    });
-    const placed = moved(picture.placed);
-    looks.set(key, {
-      photoId: paints,
-      picture: { ...picture, placed },
-      window: moved(image),
-      middle: { x: cover.x - finished.x + cover.width / 2, y: cover.y - finished.y + cover.height / 2 },
-      cells: [cell],
-    });
-  }
-  return [...looks.values()];
-}
-
-/** The attributes that lay an upright photo where its turned picture is. */
-export function pictureAttributes({ placed, turn }: Picture) {
-  const [width, height] = turn % 180 === 0 ? [placed.width, placed.height] : [placed.height, placed.width];
-  return { width, height, transform: `translate(${originOf({ placed, turn }).join(" ")}) rotate(${turn})` };
-}
-
-/** Where the upper left corner of the upright photo lies once it is turned. */
-function originOf({
-  placed: { x, y, width, height },
-  turn,
-}: Pick<Picture, "placed" | "turn">): [number, number] {
-  return { 0: [x, y], 90: [x + width, y], 180: [x + width, y + height], 270: [x, y + height] }[turn] as [
-    number,
-    number,
-  ];
-}
-
-/** A rectangle of the sheet as the upright photo sees it: moved to the photo's corner and turned back. */
-function onPicture({ x, y, width, height }: Rect, picture: Picture) {
-  const [ox, oy] = originOf(picture);
-  const [left, top, right, bottom] = [x - ox, y - oy, x + width - ox, y + height - oy];
-  switch (picture.turn) {
-    case 0:
-      return { x: left, y: top, width, height };
-    case 90:
-      return { x: top, y: -right, width: height, height: width };
-    case 180:
-      return { x: -right, y: -bottom, width, height };
-    case 270:
-      return { x: -bottom, y: left, width: height, height: width };
-  }
 }

@@ -5,6 +5,7 @@ import {
   check,
   kindOf,
   layOut,
+  pickedPhotos,
   sums,
   toCheck,
   type CellPlan,
@@ -39,7 +40,13 @@ export function selectTicketJob(state: State): Job | null {
     job.ticket === ticketJob.ticket &&
     job.sheet === ticketJob.sheet &&
     job.finish === ticketJob.finish &&
-    job.stash === ticketJob.stash;
+    job.stash === ticketJob.stash &&
+    job.pick === ticketJob.pick &&
+    job.style === ticketJob.style &&
+    job.worn === ticketJob.worn &&
+    job.ground === ticketJob.ground &&
+    job.graphics === ticketJob.graphics &&
+    job.texts === ticketJob.texts;
   if (!same) ticketJob = job;
   return ticketJob;
 }
@@ -59,16 +66,33 @@ export function selectLayout(state: State): Layout | undefined {
     laid.job.ticket === job.ticket &&
     laid.job.sheet === job.sheet &&
     laid.job.stash === job.stash &&
+    laid.job.pick === job.pick &&
+    laid.job.style === job.style &&
+    laid.job.worn === job.worn &&
     laid.photos === photos &&
     (laid.job.shots === job.shots || !kindOf(job).followsStash(job));
   if (!same) laid = { job, photos, layout: layOut(job, photos) };
   return laid!.layout;
 }
 
-/** The plan of the sheets: the same computation as on the server. */
-export const selectSheets = createSelector([selectJob, selectPhotos, selectLayout], (job, photos, layout) =>
-  job ? arrange(job, photos, layout) : NO_SHEETS,
+const selectIsPlacing = (state: State) => state.openJob.held?.do === "place";
+
+/**
+ * The plan of the sheets: the same computation as on the server. While a cell is moved by hand its marks rest: they would
+ * jump about under it, and drawing hundreds of lines anew is most of the work of a step.
+ */
+export const selectSheets = createSelector(
+  [selectJob, selectPhotos, selectLayout, selectIsPlacing],
+  (job, photos, layout, isPlacing) => {
+    if (!job) return NO_SHEETS;
+    return arrange(isPlacing ? { ...job, finish: unmarked(job.finish) } : job, photos, layout);
+  },
 );
+
+const unmarked = (finish: Job["finish"]): Job["finish"] => ({
+  ...finish,
+  marks: { ...finish.marks, kind: "none" },
+});
 
 const findAnew = createSelector(
   [selectJob, selectPhotos, selectSheets, selectLayout, selectUnit],
@@ -138,6 +162,27 @@ export const selectNames = createSelector(
 export const selectEmpty = createSelector([selectSheets], (sheets) =>
   sheets.flatMap(({ cells }) => cells.flatMap(({ key, photo }) => (photo === null ? [key] : []))),
 );
+
+/** The photos of the stash that are picked, in the order they are shown in. */
+export const selectPicked = createSelector(
+  [selectStash, (state: State) => state.openJob.job?.pick, selectPhotos],
+  (stash, pick, photos) =>
+    stash && pick ? pickedPhotos({ stash, pick }, photos).map(({ photo }) => photo) : [],
+);
+
+/** Where each photo is shown. */
+export const selectPlaces = createSelector([selectSheets], (sheets) => {
+  const places = new Map<string, { sheet: number; cell: CellPlan }[]>();
+  for (const { number, cells } of sheets) {
+    for (const cell of cells) {
+      if (cell.photo === null) continue;
+      const known = places.get(cell.photo);
+      if (known) known.push({ sheet: number, cell });
+      else places.set(cell.photo, [{ sheet: number, cell }]);
+    }
+  }
+  return places;
+});
 
 /** How many cells show each photo. */
 export const selectUses = createSelector([selectSheets], (sheets) => {

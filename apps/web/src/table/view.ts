@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
-import type { SnapLine, Um } from "@wide-quilt/core";
+import type { SnapLine, StylePart, Um } from "@wide-quilt/core";
 
 /** A sentence shown for a while at the foot of the page. */
 export interface Notice {
@@ -20,6 +20,11 @@ export interface Spot {
   y: number;
 }
 
+export type Side = "cell" | "finish";
+
+/** The parts that a sheet is finished with. */
+export type FinishPart = StylePart | "style" | "ground" | "graphics" | "texts";
+
 /** How the table is looked at; no part of the job. */
 export interface View {
   /** Key of the selected cell. */
@@ -38,13 +43,20 @@ export interface View {
   grid: Um | null;
   /** Whether pages that face each other are shown as one. */
   pair: boolean;
-  /** The photo chosen in the stash. */
+  /** The photo chosen in the stash, and those chosen with it. */
   photo: string | null;
+  morePhotos: string[];
+  /** Which photos the stash shows by whether they are in a cell. */
+  uses: "all" | "used" | "unused";
   /** The number of the sheet shown. */
   sheet: number;
   zoom: Zoom;
   /** What “fit” comes to in this window, CSS pixels a millimetre. */
   fitted: number;
+  /** What the column at the right shows. */
+  side: Side;
+  /** Which part of the finish is open, and for which cells it is set. */
+  finishes: { part: FinishPart | null; scope: "all" | "chosen" };
   /** Whether papers are being compared. */
   compares: boolean;
   /** Whether a better arrangement of mixed sizes is being looked for. */
@@ -65,9 +77,13 @@ const fresh: View = {
   grid: null,
   pair: true,
   photo: null,
+  morePhotos: [],
+  uses: "all",
   sheet: 1,
   zoom: "fit",
   fitted: 4,
+  side: "cell",
+  finishes: { part: null, scope: "all" },
   compares: false,
   searching: false,
   pointed: [],
@@ -115,6 +131,13 @@ export const view = createSlice({
     },
     photoChosen: (state, { payload }: PayloadAction<string | null>) => {
       state.photo = payload;
+      state.morePhotos = [];
+    },
+    photosChosen: (state, { payload }: PayloadAction<readonly string[]>) => {
+      [state.photo, state.morePhotos] = [payload[0] ?? null, payload.slice(1)];
+    },
+    usesShown: (state, { payload }: PayloadAction<View["uses"]>) => {
+      state.uses = payload;
     },
     sheetTurned: (state, { payload }: PayloadAction<number>) => {
       state.sheet = payload;
@@ -129,6 +152,14 @@ export const view = createSlice({
     },
     searched: (state, { payload }: PayloadAction<boolean>) => {
       state.searching = payload;
+    },
+    sideTurned: (state, { payload }: PayloadAction<Side>) => {
+      state.side = payload;
+    },
+    /** Opens a part of the finish, or sets for which cells it is; the finish is then what the side shows. */
+    finishing: (state, { payload }: PayloadAction<Partial<View["finishes"]>>) => {
+      state.side = "finish";
+      Object.assign(state.finishes, payload);
     },
     comparing: (state, { payload }: PayloadAction<boolean>) => {
       state.compares = payload;
@@ -161,9 +192,13 @@ export const {
   aided,
   searched,
   comparing,
+  sideTurned,
+  finishing,
   stickTaken,
   stickLaid,
   photoChosen,
+  photosChosen,
+  usesShown,
   sheetTurned,
   zoomed,
   fittedTo,

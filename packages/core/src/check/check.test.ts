@@ -5,6 +5,7 @@ import { printerOfJob, type Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { mm } from "../length/index.ts";
+import type { CaptionStyle } from "../words/index.ts";
 import { PRINTERS } from "../printer/index.ts";
 import { check, toCheck } from "./index.ts";
 
@@ -185,5 +186,45 @@ describe("check", () => {
       bottom: 2000,
       left: 2931,
     });
+  });
+});
+
+describe("words", () => {
+  const wearing = (text: string, change: Partial<CaptionStyle> = {}): Job =>
+    applyEdit(job("good"), {
+      do: "style",
+      change: {
+        caption: {
+          text,
+          type: { font: "hanken", size: mm(3), least: mm(2), colour: "#000000", align: "middle" },
+          place: "foot",
+          lines: 1,
+          ...change,
+        },
+      },
+    });
+
+  it("that a font has no shape for are found, with a font that has them", () => {
+    expect(rules(wearing("Strandläufer"))).toEqual([]);
+    const cyrillic = wearing("Чайка", {
+      type: { font: "josefin", size: mm(3), least: mm(2), colour: "#000000", align: "middle" },
+    });
+    expect(findings(cyrillic)[0]!.sentence).toMatch(/^Josefin Sans has no shape for Ч а й к/);
+    expect(mended(cyrillic, "missing-signs")).toEqual([]);
+    const hebrew = findings(wearing("שלום"))[0]!;
+    expect([hebrew.level, hebrew.mend]).toEqual(["wrong", undefined]);
+  });
+
+  it("that do not fit, and fields that do not exist, are found", () => {
+    expect(rules(wearing("word ".repeat(40)))).toEqual(["words-cut"]);
+    expect(rules(wearing("[nmae]"))).toEqual(["unknown-field"]);
+  });
+
+  it("under cells that lie over the next piece are found, and room is made for them", () => {
+    const close = applyEdit(wearing("[name]", { place: "under" }), { do: "ticket", change: { gap: mm(1) } });
+    expect(rules(close)).toContain("words-over-neighbour");
+    // 0.6 mm away and 1.25 · 3 mm high: 4.35 mm, to the next half millimetre.
+    expect(findings(close).find(({ rule }) => rule === "words-over-neighbour")!.mend!.label).toContain("4.5");
+    expect(mended(close, "words-over-neighbour")).not.toContain("words-over-neighbour");
   });
 });

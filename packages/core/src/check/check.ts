@@ -13,6 +13,7 @@ import { resolution } from "./rules/resolution.ts";
 import { sheetPixels } from "./rules/sheetPixels.ts";
 import { slackInGap } from "./rules/slackInGap.ts";
 import { tooLarge } from "./rules/tooLarge.ts";
+import { words as wordsRule } from "./rules/words.ts";
 
 const RULES: readonly Rule[] = [
   nothingFits,
@@ -26,6 +27,7 @@ const RULES: readonly Rule[] = [
   collageCrop,
   slackInGap,
   exactSizes,
+  wordsRule,
 ];
 
 const ORDER: Record<FindingLevel, number> = { wrong: 0, look: 1, right: 2 };

@@ -1,5 +1,6 @@
 import type { Job } from "../job/index.ts";
 import { kindNamed, type Kind } from "../kinds/index.ts";
+import { styleOfAll } from "../style/index.ts";
 import {
   addCells,
   backToComputed,
@@ -13,8 +14,9 @@ import {
   turnToSuit,
   unplaceCells,
 } from "./cells.ts";
-import { addPhotos, movePhoto, relinkPhoto, removePhoto } from "./photos.ts";
+import { addPhotos, markPhotos, movePhoto, relinkPhoto, removePhoto, tagPhotos } from "./photos.ts";
 import type { JobEdit } from "./schema.ts";
+import { styleAll, styleCells, unstyle } from "./style.ts";
 import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
 
 /** The job after one change. The job given is left as it is. */
@@ -31,6 +33,32 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, sheet: { ...job.sheet, ...edit.change } };
     case "finish":
       return { ...job, finish: { ...job.finish, ...edit.change } };
+    case "style":
+      return styleAll(job, edit.change);
+    case "style cells":
+      return styleCells(job, edit.cells, edit.change);
+    case "unstyle":
+      return unstyle(job, edit.cells, edit.parts);
+    case "wear":
+      return { ...job, worn: edit.worn };
+    case "keep worn":
+      return { ...job, style: styleOfAll(job), worn: null };
+    case "ground":
+      return { ...job, ground: edit.ground };
+    case "graphics":
+      return { ...job, graphics: changed(job.graphics, edit.graphics) };
+    case "texts":
+      return { ...job, texts: changed(job.texts, edit.texts) };
+    case "pick":
+      return { ...job, pick: { ...job.pick, ...edit.change } };
+    case "mark photos":
+      return markPhotos(job, edit.photos, () => edit.change);
+    case "tag photos":
+      return tagPhotos(job, edit.photos, edit.tag, edit.on);
+    case "list":
+      return { ...job, list: changed(job.list, edit.photos) };
+    case "remove photos":
+      return edit.photos.reduce(removePhoto, job);
     case "add photos":
       return addPhotos(job, edit.photos);
     case "remove photo":

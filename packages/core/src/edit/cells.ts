@@ -32,8 +32,13 @@ export function setShot(job: Job, number: number, change: Partial<Shot>): Job {
 export function putInAll(job: Job, photo: PhotoId): Job {
   const ticket = kindOf(job).showInAll(job, photo);
   const cells: Record<string, CellByHand> = Object.fromEntries(
-    Object.entries(job.cells).flatMap(([key, { place, gone, shot }]): [string, CellByHand][] => {
-      const own: CellByHand = { ...(place && { place }), ...(gone && { gone }), ...(isOwn(key) && { shot }) };
+    Object.entries(job.cells).flatMap(([key, { place, gone, shot, style }]): [string, CellByHand][] => {
+      const own: CellByHand = {
+        ...(place && { place }),
+        ...(gone && { gone }),
+        ...(style && { style }),
+        ...(isOwn(key) && { shot }),
+      };
       return Object.keys(own).length === 0 ? [] : [[key, own]];
     }),
   );

@@ -1,5 +1,6 @@
 import type { Job, PhotoId, PhotoRef, Shot } from "../job/index.ts";
 import { kindOf } from "../kinds/index.ts";
+import type { PhotoMarks } from "../stash/index.ts";
 
 /** Adds photos at the end, each once. Cells that have no photo of their own show them in order. */
 export function addPhotos(job: Job, photos: readonly PhotoRef[]): Job {
@@ -37,7 +38,7 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
   const already = job.stash.some(({ id }) => id === to.id && id !== photo);
   const stash = already
     ? job.stash.filter(({ id }) => id !== photo)
-    : job.stash.map((known) => (known.id === photo ? to : known));
+    : job.stash.map((known) => (known.id === photo ? { ...known, ...to } : known));
   const shots = Object.fromEntries(
     Object.entries(job.shots).map(([number, shot]) => [
       number,
@@ -45,14 +46,47 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
     ]),
   );
   const ticket = kindOf(job).withoutPhoto(job, photo, to);
-  return renewed({ ...without(job, photo), stash, shots, ticket });
+  // What a list says is of the picture, not of its file; so is where it lies behind others.
+  const list = photo in job.list ? { ...job.list, [to.id]: job.list[photo]! } : job.list;
+  const graphics = Object.fromEntries(
+    Object.entries(job.graphics).map(([name, graphic]) => [
+      name,
+      graphic.of.kind === "photo" && graphic.of.photo === photo
+        ? { ...graphic, of: { ...graphic.of, photo: to.id } }
+        : graphic,
+    ]),
+  );
+  return renewed({ ...without({ ...job, list }, photo), stash, shots, ticket, graphics });
 }
 
-/** The job without what was said of a photo: where the head is in it, and what stands behind. */
+/** Says something of photos: their ratings, tags, folders. */
+export function markPhotos(
+  job: Job,
+  photos: readonly PhotoId[],
+  change: (photo: PhotoRef) => Partial<PhotoMarks>,
+): Job {
+  const those = new Set(photos);
+  return {
+    ...job,
+    stash: job.stash.map((photo) => (those.has(photo.id) ? { ...photo, ...change(photo) } : photo)),
+  };
+}
+
+export const tagPhotos = (job: Job, photos: readonly PhotoId[], tag: string, on: boolean): Job =>
+  markPhotos(job, photos, ({ tags = [] }) => {
+    const others = tags.filter((one) => one !== tag);
+    return { tags: on ? [...others, tag] : others };
+  });
+
+/** The job without what was said of a photo: where the head is in it, what stands behind, where it is laid over. */
 function without(job: Job, photo: PhotoId): Job {
   const { [photo]: _face, ...faces } = job.faces;
   const { [photo]: _backdrop, ...backdrops } = job.backdrops;
-  return { ...job, faces, backdrops };
+  const { [photo]: _said, ...list } = job.list;
+  const graphics = Object.fromEntries(
+    Object.entries(job.graphics).filter(([, { of }]) => of.kind !== "photo" || of.photo !== photo),
+  );
+  return { ...job, faces, backdrops, list, graphics };
 }
 
 /** An arrangement of other photos than these is looked for anew. */

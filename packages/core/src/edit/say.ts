@@ -1,3 +1,4 @@
+import type { StylePart } from "../style/index.ts";
 import type { JobEdit } from "./schema.ts";
 
 /** What an edit changes, in a word or two: what “Undo” is followed by. */
@@ -9,6 +10,17 @@ export function sayEdit(edit: JobEdit): string {
       return Object.keys(edit.change)
         .map((part) => PARTS[part] ?? part)
         .join(" and ");
+    case "style":
+    case "style cells":
+      return Object.keys(edit.change)
+        .map((part) => STYLE[part as StylePart])
+        .join(" and ");
+    case "unstyle":
+      return edit.parts.map((part) => STYLE[part]).join(" and ");
+    case "wear":
+      return edit.worn ? `trying “${edit.worn.name}” on` : "taking the style off";
+    case "remove photos":
+      return edit.photos.length === 1 ? "removing a photo" : "removing photos";
     case "add photos":
       return edit.photos.length === 1 ? "adding a photo" : "adding photos";
     case "place":
@@ -22,7 +34,21 @@ export function sayEdit(edit: JobEdit): string {
   }
 }
 
-type Counted = "ticket" | "sheet" | "finish" | "add photos" | "place" | "add cells" | "remove cells";
+type Counted =
+  | "ticket"
+  | "sheet"
+  | "finish"
+  | "style"
+  | "style cells"
+  | "unstyle"
+  | "wear"
+  | "remove photos"
+  | "add photos"
+  | "place"
+  | "add cells"
+  | "remove cells";
+
+const STYLE: Record<StylePart, string> = { border: "border", mat: "mat", caption: "words", look: "look" };
 
 const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   rename: "name",
@@ -38,6 +64,14 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   "back to computed": "back to computed",
   faces: "where heads are",
   backdrops: "background",
+  "keep worn": "keeping the style on",
+  ground: "the sheet’s colour",
+  graphics: "graphics",
+  texts: "words on the sheet",
+  pick: "which photos are shown",
+  "mark photos": "what is said of photos",
+  "tag photos": "tags",
+  list: "the list of photos",
   unplace: "back to the layout",
   "bring back": "bringing cells back",
   "add sheet": "adding a sheet",
@@ -63,4 +97,8 @@ const PARTS: Record<string, string> = {
   rules: "rules",
   names: "names",
   sheets: "sheets",
+  by: "how it is divided",
+  breaks: "sections",
+  head: "headline",
+  foot: "foot line",
 };

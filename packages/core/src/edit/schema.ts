@@ -5,16 +5,22 @@ import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
 import {
   cellSchema,
   finishSchema,
+  itemId,
   jobSchema,
   placeSchema,
-  sheetId,
   sheetSchema,
   shotSchema,
 } from "../job/schema.ts";
 import { LIMITS } from "../job/limits.ts";
+import { sheetId } from "../job/parts.ts";
+import { graphicSchema } from "../graphics/schema.ts";
+import { photoMarksSchema, photoRefSchema, pickSchema } from "../stash/schema.ts";
+import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../style/schema.ts";
+import { textBoxSchema } from "../words/schema.ts";
 
-const photoRef = jobSchema.shape.stash.element;
+const photoRef = photoRefSchema;
 const photo = photoRef.shape.id;
+const photoIds = z.array(photo).min(1).max(LIMITS.stash);
 const cell = z.string().min(1).max(40);
 const cells = z.array(cell).min(1).max(LIMITS.pieces);
 const kind = z.enum(ticketSchema.options.map(({ shape }) => shape.kind.value));
@@ -30,6 +36,36 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("become"), kind }),
   z.strictObject({ do: z.literal("sheet"), change: sheetSchema.partial() }),
   z.strictObject({ do: z.literal("finish"), change: finishSchema.partial() }),
+  /** Changes what all cells wear: the style that is tried on, where there is one, otherwise the job’s own. */
+  z.strictObject({ do: z.literal("style"), change: styleChangeSchema }),
+  /** What single cells wear whatever the others do. */
+  z.strictObject({ do: z.literal("style cells"), cells, change: styleChangeSchema }),
+  /** Gives parts of what cells wear back to what all cells wear. */
+  z.strictObject({ do: z.literal("unstyle"), cells, parts: z.array(z.enum(STYLE_PARTS)).min(1) }),
+  /** Tries a kept style on; null takes it off, and everything is as before. */
+  z.strictObject({ do: z.literal("wear"), worn: wornSchema.nullable() }),
+  /** The style that is tried on becomes the job’s own. */
+  z.strictObject({ do: z.literal("keep worn") }),
+  z.strictObject({ do: z.literal("ground"), ground: jobSchema.shape.ground }),
+  /** Sets graphics and boxes of words by their names; null takes one out. */
+  z.strictObject({ do: z.literal("graphics"), graphics: z.record(itemId, graphicSchema.nullable()) }),
+  z.strictObject({ do: z.literal("texts"), texts: z.record(itemId, textBoxSchema.nullable()) }),
+  z.strictObject({ do: z.literal("pick"), change: pickSchema.partial() }),
+  /** Ratings, tags and folders of photos. */
+  z.strictObject({ do: z.literal("mark photos"), photos: photoIds, change: photoMarksSchema.partial() }),
+  /** Adds a tag to photos, or takes it away. */
+  z.strictObject({
+    do: z.literal("tag photos"),
+    photos: photoIds,
+    tag: photoMarksSchema.shape.tags.element,
+    on: z.boolean(),
+  }),
+  /** What a list says of photos; null forgets it. */
+  z.strictObject({
+    do: z.literal("list"),
+    photos: z.record(photo, jobSchema.shape.list.valueType.nullable()),
+  }),
+  z.strictObject({ do: z.literal("remove photos"), photos: photoIds }),
   z.strictObject({ do: z.literal("add photos"), photos: z.array(photoRef).max(LIMITS.stash) }),
   z.strictObject({ do: z.literal("remove photo"), photo }),
   /** A photo to another place in the order. */

@@ -1,11 +1,16 @@
+export { rectPath } from "./path.ts";
 export {
   area,
+  areEven,
   bottom,
   contains,
+  evenEdges,
   grown,
+  inset,
   inside,
   NO_EDGES,
   onItsSide,
+  onItsSideAbout,
   overlap,
   quarterTurned,
   right,

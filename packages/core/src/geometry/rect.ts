@@ -35,13 +35,28 @@ export const quarterTurned = (e: Edges): Edges => ({
   left: e.bottom,
 });
 
-/** A sheet's area inside four edges; width and height can come out negative when the edges meet. */
-export const inside = (size: Size, edges: Edges): Rect => ({
-  x: edges.left,
-  y: edges.top,
-  width: um(size.width - edges.left - edges.right),
-  height: um(size.height - edges.top - edges.bottom),
+/** The same length on all four sides. */
+export const evenEdges = (length: Um): Edges => ({
+  top: length,
+  right: length,
+  bottom: length,
+  left: length,
 });
+
+/** Whether all four are the same. */
+export const areEven = ({ top, right: r, bottom: b, left }: Edges): boolean =>
+  top === r && r === b && b === left;
+
+/** What four edges leave of a rectangle; width and height can come out negative when the edges meet. */
+export const inset = ({ x, y, width, height }: Rect, edges: Edges): Rect => ({
+  x: um(x + edges.left),
+  y: um(y + edges.top),
+  width: um(width - edges.left - edges.right),
+  height: um(height - edges.top - edges.bottom),
+});
+
+/** The same of a sheet, from its corner. */
+export const inside = (size: Size, edges: Edges): Rect => inset({ x: um(0), y: um(0), ...size }, edges);
 
 /** A rectangle grown by one length on all sides. */
 export const grown = (rect: Rect, by: number): Rect => ({
@@ -69,3 +84,11 @@ export const contains = (outer: Rect, inner: Rect): boolean =>
 
 /** An area in µm². Exact: below 2^53 for anything up to 90 m on a side. */
 export const area = ({ width, height }: Size): number => width * height;
+
+/** A rectangle turned a quarter about its middle. */
+export const onItsSideAbout = ({ x, y, width, height }: Rect): Rect => ({
+  x: um(Math.round(x + (width - height) / 2)),
+  y: um(Math.round(y + (height - width) / 2)),
+  width: height,
+  height: width,
+});

@@ -6,7 +6,6 @@ export {
   type Job,
   type MarkKind,
   type PhotoId,
-  type PhotoRef,
   type Place,
   type SheetSetup,
   type Shot,
@@ -14,5 +13,13 @@ export {
 } from "./schema.ts";
 export { COMPUTED_SHOT, isByHand, shotByNumber, type Sits } from "./shots.ts";
 export { printerOfJob } from "./printer.ts";
-export { jobJsonSchema, readJob, type JobFault, type JobReading } from "./read.ts";
+export {
+  jobJsonSchema,
+  readJob,
+  readStyle,
+  type JobFault,
+  type JobReading,
+  type StyleReading,
+} from "./read.ts";
 export { isAddedSheet, sheetOrder } from "./sheetOrder.ts";
+export type { PhotoRef } from "../stash/schema.ts";

@@ -24,6 +24,13 @@ export const LIMITS = {
   bleed: { least: um(0), most: mm(50) },
   /** Where a cell may be put by hand, from the paper's corner. */
   away: { least: mm(-5000), most: mm(5000) },
+  /** The height of a font. */
+  letter: { least: mm(0.5), most: mm(500) },
+  /** The width of a stamp or a watermark. */
+  graphic: { least: mm(1), most: mm(3000) },
+  /** Graphics and boxes of words in one job. */
+  graphics: 60,
+  texts: 200,
   copies: { least: 1, most: 10_000 },
   quantity: { least: 1, most: 1000 },
   /** Pieces, lines and papers of one job of mixed sizes. */

@@ -1,3 +1,5 @@
+import { EVERY_PHOTO } from "../stash/schema.ts";
+import { BARE } from "../style/schema.ts";
 import { JOB_VERSION } from "./schema.ts";
 
 type Migration = { ok: true; value: unknown } | { ok: false; why: string };
@@ -25,6 +27,18 @@ const STEPS: Record<number, (job: Values) => Values> = {
       backdrops: {},
     };
   },
+  // Version 2 knew no finish beyond outlines and marks, and showed every photo of the stash.
+  2: (job) => ({
+    ...job,
+    version: 3,
+    pick: EVERY_PHOTO,
+    list: {},
+    style: BARE,
+    worn: null,
+    ground: null,
+    graphics: {},
+    texts: {},
+  }),
 };
 
 /** Brings a job file of an older version up to this one. Refuses files of other kinds and of newer versions. */

@@ -73,3 +73,6 @@ export const place = z
 export const cuts = z
   .enum(["straight", "any"])
   .describe("“straight” when a trimmer has to free every piece by edge-to-edge cuts");
+
+/** A computed sheet by its number, an added one as a1, a2 … */
+export const sheetId = z.string().regex(/^a?[1-9]\d{0,4}$/, "must be a sheet such as 1 or a1");

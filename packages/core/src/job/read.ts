@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { migrate } from "./migrate.ts";
+import { styleChangeSchema, type StyleChange } from "../style/schema.ts";
 import { jobSchema, type Job } from "./schema.ts";
 
 /** One thing that is wrong in a job file. */
@@ -19,6 +20,20 @@ export function readJob(value: unknown): JobReading {
   const parsed = jobSchema.safeParse(current.value);
   if (!parsed.success) return { ok: false, faults: parsed.error.issues.map(fault) };
   return { ok: true, job: parsed.data };
+}
+
+export type StyleReading = { ok: true; style: StyleChange } | { ok: false; faults: JobFault[] };
+
+/** Checks that a value read from outside is a style, or some parts of one. */
+export function readStyle(value: unknown): StyleReading {
+  const parsed = styleChangeSchema.safeParse(value);
+  if (!parsed.success) return { ok: false, faults: parsed.error.issues.map(fault) };
+  if (Object.keys(parsed.data).length === 0)
+    return {
+      ok: false,
+      faults: [{ field: "", why: "There is nothing in this style: keep a border, a mat, words or a look." }],
+    };
+  return { ok: true, style: parsed.data };
 }
 
 /** The job file's JSON Schema (draft 2020-12), as it stands in `docs/job.schema.json`. */

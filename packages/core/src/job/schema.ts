@@ -1,12 +1,16 @@
 import { z } from "zod";
 import { ticketSchema } from "../kinds/tickets.ts";
 import { LIMITS } from "./limits.ts";
-import { backdropSchema } from "../backdrop/schema.ts";
+import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
+import { graphicSchema } from "../graphics/schema.ts";
 import { faceSchema } from "../portrait/face.ts";
-import { colour, edges, length, name, paper, photoId, shotNumber, size } from "./parts.ts";
+import { photoRefSchema, pickSchema } from "../stash/schema.ts";
+import { styleChangeSchema, styleSchema, wornSchema } from "../style/schema.ts";
+import { textBoxSchema } from "../words/schema.ts";
+import { colour, edges, length, name, paper, photoId, sheetId, shotNumber, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -80,9 +84,6 @@ export const shotSchema = z.strictObject({
     .describe("Turned by this about the middle of its cell, to level eyes or a horizon; degrees clockwise"),
 });
 
-/** A computed sheet by its number, an added one as a1, a2 … */
-export const sheetId = z.string().regex(/^a?[1-9]\d{0,4}$/, "must be a sheet such as 1 or a1");
-
 /** Where a cell was put by hand. */
 export const placeSchema = z.strictObject({
   sheet: sheetId,
@@ -100,7 +101,11 @@ export const cellSchema = z.strictObject({
   shot: shotNumber.optional(),
   place: placeSchema.optional(),
   gone: z.literal(true).optional().describe("A computed cell that was taken out"),
+  style: styleChangeSchema.optional().describe("What it wears by hand, whatever the others wear"),
 });
+
+/** The name of a graphic or a box of words inside its job. */
+export const itemId = z.string().regex(/^[a-z]\d{1,4}$/, "must be a letter and a number");
 
 export const jobSchema = z
   .strictObject({
@@ -110,10 +115,16 @@ export const jobSchema = z
     ticket: ticketSchema,
     sheet: sheetSchema,
     finish: finishSchema,
-    stash: z
-      .array(z.strictObject({ id: photoId, name: z.string().min(1).max(255) }))
-      .max(LIMITS.stash)
-      .describe("The photos of the job, in their order"),
+    stash: z.array(photoRefSchema).max(LIMITS.stash).describe("The photos of the job, in their order"),
+    pick: pickSchema.describe("Which photos of the stash are shown, and in which order"),
+    list: z
+      .record(photoId, z.record(z.string().min(1).max(80), z.string().max(1000)))
+      .describe("By photo: what a list says of it, by the list’s headings"),
+    style: styleSchema.describe("What all cells wear"),
+    worn: wornSchema.nullable().describe("A kept style that is tried on over it"),
+    ground: fillSchema.nullable().describe("The colour of the sheet behind everything; null for bare paper"),
+    graphics: z.record(itemId, graphicSchema).describe("By name: stamps, overlays, backings and watermarks"),
+    texts: z.record(itemId, textBoxSchema).describe("By name: boxes of words on the sheet"),
     shots: z
       .record(z.string().regex(/^[1-9]\d{0,3}$/), shotSchema)
       .describe("By shot number: cells of one number always show the same photo in the same way"),
@@ -139,5 +150,4 @@ export type MarkKind = Finish["marks"]["kind"];
 export type Shot = z.infer<typeof shotSchema>;
 export type Turn = Shot["turn"];
 export type Job = z.infer<typeof jobSchema>;
-export type PhotoRef = Job["stash"][number];
 export type PhotoId = string;

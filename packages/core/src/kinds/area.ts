@@ -1,4 +1,4 @@
-import { inside, onItsSide, type Rect, type Size } from "../geometry/index.ts";
+import { inset, onItsSide, type Rect, type Size } from "../geometry/index.ts";
 import type { SheetSetup } from "../job/index.ts";
 import { nearest, um } from "../length/index.ts";
 
@@ -24,10 +24,9 @@ export function finishedSheet({ trim }: Pick<SheetSetup, "trim">, paper: Size): 
 export function layoutArea(sheet: SheetSetup, paper: Size): Rect {
   const finished = finishedSheet(sheet, paper);
   const fits = paper.width >= finished.width && paper.height >= finished.height;
-  const area = inside(finished, sheet.margins);
+  const area = inset(finished, sheet.margins);
   return {
-    x: um(finished.x + area.x),
-    y: um(finished.y + area.y),
+    ...area,
     width: fits ? area.width : um(0),
     height: fits ? area.height : um(0),
   };

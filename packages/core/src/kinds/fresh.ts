@@ -1,9 +1,11 @@
-import { NO_EDGES } from "../geometry/index.ts";
+import { evenEdges } from "../geometry/index.ts";
 import { JOB_VERSION, printerOfJob, type Job } from "../job/index.ts";
 import { mm, um } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";
 import { PRINTERS, type Printer } from "../printer/index.ts";
 import { kindNamed } from "./index.ts";
+import { EVERY_PHOTO } from "../stash/index.ts";
+import { BARE } from "../style/index.ts";
 import type { Kind } from "./tickets.ts";
 
 /** A new job of a kind, with what a reader of this locale would expect to start from. */
@@ -25,7 +27,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
       },
       lie: "most",
       trim: null,
-      margins: NO_EDGES,
+      margins: evenEdges(own.margins ?? um(0)),
       bleed: um(0),
       safe: um(0),
       enlarged: 0,
@@ -39,6 +41,13 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
       slack: um(0),
     },
     stash: [],
+    pick: EVERY_PHOTO,
+    list: {},
+    style: { ...BARE, ...own.wears },
+    worn: null,
+    ground: null,
+    graphics: {},
+    texts: {},
     shots: {},
     faces: {},
     backdrops: {},

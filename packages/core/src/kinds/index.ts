@@ -1,5 +1,6 @@
 import type { Job } from "../job/index.ts";
 import type { Photos } from "../plan/index.ts";
+import { contact } from "./contact/index.ts";
 import { collage } from "./collage/index.ts";
 import { copies } from "./copies/index.ts";
 import { free } from "./free/index.ts";
@@ -11,13 +12,12 @@ import { single } from "./single/index.ts";
 import type { Kind } from "./tickets.ts";
 
 export type { FreshFrom, JobKind, TicketPart, TicketWords } from "./kind.ts";
-export type { LaidCell, LaidSheet, Layout, LayoutSums } from "./layout.ts";
+export type { LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { finishedSheet, layoutArea, waysToLie } from "./area.ts";
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {
-  baseName,
   nextShot,
   personName,
   quantityOf,
@@ -28,7 +28,7 @@ export {
 export { OUTLINE_COLOURS } from "./say.ts";
 
 /** Every kind of job, in the order in which they are offered. */
-export const JOB_KINDS: readonly JobKind[] = [copies, portraits, mixed, single, collage, free];
+export const JOB_KINDS: readonly JobKind[] = [copies, portraits, mixed, single, contact, collage, free];
 
 export function kindNamed(name: Kind): JobKind {
   const kind = JOB_KINDS.find((own) => own.name === name);

@@ -2,6 +2,7 @@ import type { Job, PhotoRef } from "../job/index.ts";
 import type { Photos } from "../plan/index.ts";
 import type { Um } from "../length/index.ts";
 import type { DocumentRule } from "../rules/index.ts";
+import type { StyleChange } from "../style/index.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
 import type { PackedQuestion } from "./packed/index.ts";
 import type { Kind, Ticket, TicketChange, TicketOf } from "./tickets.ts";
@@ -52,6 +53,9 @@ export interface KindOf<K extends Kind> {
   withoutPhoto?(ticket: TicketOf<K>, photo: string, to: PhotoRef | null): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
   withoutPhotos?(ticket: TicketOf<K>): TicketOf<K>;
+  /** What the cells of a new job wear, and the margins of its sheets. */
+  wears?: StyleChange;
+  margins?: Um;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
   marks: "corner ticks" | "none";
 }

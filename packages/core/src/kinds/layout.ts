@@ -1,6 +1,7 @@
 import type { Quarter } from "../crop/index.ts";
 import type { Rect, Size } from "../geometry/index.ts";
 import type { PhotoId, SheetSetup } from "../job/index.ts";
+import type { Type } from "../words/index.ts";
 
 /** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
 export interface Layout {
@@ -14,6 +15,7 @@ export interface LaidSheet {
   /** The paper as it lies. */
   lying: Size;
   cells: LaidCell[];
+  words?: LaidWords[];
 }
 
 export interface LaidCell {
@@ -27,6 +29,18 @@ export interface LaidCell {
   photo: PhotoId | null;
   /** A name that is printed under the upright piece, outside its trim. */
   caption?: string;
+  /** Where words under the cell stand, where that is not right below it. */
+  under?: Rect;
+  /** The photo's number in the order in which the layout shows photos. */
+  frame?: number;
+}
+
+/** Words that belong to the layout of a sheet: a headline, a foot, the heading of a section. */
+export interface LaidWords {
+  /** With fields of the job and the sheet. */
+  text: string;
+  type: Type;
+  box: Rect;
 }
 
 /** How the computed layout comes to its number of pieces, for the line of sums. */

@@ -1,6 +1,8 @@
-import { NO_EDGES, type Edges } from "../geometry/index.ts";
+import { areEven, NO_EDGES, type Edges } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
 import { writeLength, writeNumber, writeSize, type WriteOptions } from "../length/index.ts";
+import { isAsItIs } from "../look/index.ts";
+import { styleOfAll } from "../style/index.ts";
 import type { TicketPart, TicketWords } from "./kind.ts";
 
 /** How figures of a job are written. */
@@ -26,7 +28,7 @@ export const sayInside = ({ sheet }: Job, write: WriteOptions): TicketPart[] => 
 
 function sayMargins(margins: Edges, write: WriteOptions): { text: string; measure?: boolean } {
   const { top, right, bottom, left } = margins;
-  if (top === right && right === bottom && bottom === left) {
+  if (areEven(margins)) {
     return top === NO_EDGES.top
       ? { text: "no margins" }
       : { text: `${writeLength(top, write)} margins`, measure: true };
@@ -58,12 +60,35 @@ export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
       text: finish.slack === 0 ? "no" : writeLength(finish.slack, write),
       measure: finish.slack > 0,
     },
-    { text: finish.slack === 0 ? " slack, for " : " of slack, for " },
+    { text: finish.slack === 0 ? " slack, finished " : " of slack, finished " },
+    { control: "finish", text: sayWorn(job) },
+    { text: ", for " },
     { control: "printer", text: sheet.printer.name },
     { text: " at " },
     { control: "ppi", text: `${writeNumber(sheet.ppi, words.locale, 0, 2)}\u00a0ppi`, measure: true },
     { text: "." },
   ];
+}
+
+/** "plainly" or "with a border, words and a watermark" */
+function sayWorn(job: Job): string {
+  const { border, mat, caption, look } = styleOfAll(job);
+  const roles = new Set(Object.values(job.graphics).map(({ role }) => role));
+  const all = [
+    border && "a border",
+    mat && (mat.layers.length === 2 ? "a double mat" : "a mat"),
+    caption && "words",
+    Object.keys(job.texts).length > 0 && "words on the sheet",
+    look && !isAsItIs(look) && "a look",
+    roles.has("overlay") && "an overlay",
+    roles.has("watermark") && "a watermark",
+    roles.has("stamp") && "a stamp",
+    (roles.has("backing") || job.ground !== null) && "a backing",
+  ].filter((part) => typeof part === "string");
+  const worn = job.worn ? [`“${job.worn.name}” tried on`] : [];
+  const list = [...worn, ...all];
+  if (list.length === 0) return "plainly";
+  return `with ${list.length === 1 ? list[0] : `${list.slice(0, -1).join(", ")} and ${list.at(-1)}`}`;
 }
 
 function sayOutline({ finish }: Job, write: WriteOptions): TicketPart[] {

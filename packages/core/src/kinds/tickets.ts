@@ -1,12 +1,21 @@
 import { z } from "zod";
 import { collageTicket } from "./collage/ticket.ts";
+import { contactTicket } from "./contact/ticket.ts";
 import { copiesTicket } from "./copies/ticket.ts";
 import { freeTicket } from "./free/ticket.ts";
 import { mixedPiece, mixedTicket } from "./mixed/ticket.ts";
 import { person, portraitsTicket } from "./portraits/ticket.ts";
 import { singleTicket } from "./single/ticket.ts";
 
-const ALL = [copiesTicket, portraitsTicket, mixedTicket, singleTicket, collageTicket, freeTicket] as const;
+const ALL = [
+  copiesTicket,
+  portraitsTicket,
+  mixedTicket,
+  singleTicket,
+  contactTicket,
+  collageTicket,
+  freeTicket,
+] as const;
 
 export const ticketSchema = z.discriminatedUnion("kind", ALL);
 

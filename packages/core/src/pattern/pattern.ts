@@ -71,5 +71,17 @@ export function withoutPhotos(job: Job): Job {
       )
       .filter(([, shot]) => shot.fit !== COMPUTED_SHOT.fit || shot.turn !== COMPUTED_SHOT.turn),
   ) as Job["shots"];
-  return { ...job, stash: [], faces: {}, backdrops: {}, shots, ticket: kindOf(job).withoutPhotos(job) };
+  const graphics = Object.fromEntries(
+    Object.entries(job.graphics).filter(([, { of }]) => of.kind !== "photo"),
+  ) as Job["graphics"];
+  return {
+    ...job,
+    stash: [],
+    list: {},
+    faces: {},
+    backdrops: {},
+    graphics,
+    shots,
+    ticket: kindOf(job).withoutPhotos(job),
+  };
 }

@@ -1,3 +1,2 @@
 export * from "./report.ts";
-export * from "./outputFiles.ts";
 export * from "./digital.ts";

@@ -85,7 +85,8 @@ function judge(
       advice: "Set the crown, the chin and the eyes on the photo.",
     };
   }
-  const piece = uprightPiece(cell);
+  const { opening, cover } = uprightPiece(cell);
+  const piece = { finished: opening, cover };
   const measured = measureFace(face, facts, piece, cell.sits, rule);
   const failing = measured.figures.filter(({ passes }) => !passes);
   const slanted = Math.abs(measured.slant) > MOST_SLANT;

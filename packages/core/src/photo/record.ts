@@ -1,5 +1,5 @@
 /** File formats read as photos, by what the content says. */
-export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif"] as const;
+export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif", "heic"] as const;
 export type PhotoFormat = (typeof PHOTO_FORMATS)[number];
 
 /** How a photo was taken, as far as the file says. */
@@ -32,4 +32,8 @@ export interface PhotoRecord {
   /** The embedded ICC profile's name; null when there is none and sRGB is assumed. */
   profile: string | null;
   exposure: Exposure;
+  /** Its title, rating (1…5) and keywords, as far as the file has them. */
+  title?: string;
+  stars?: number;
+  keywords?: string[];
 }

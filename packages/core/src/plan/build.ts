@@ -11,9 +11,13 @@ import {
 import { edgePx, nearest, um } from "../length/index.ts";
 import { cutMarks } from "../marks/index.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
-import { captionUnder } from "./caption.ts";
+import { STYLE_PARTS, styleOfAll, styleOfCell } from "../style/index.ts";
+import { cellInk } from "./cellInk.ts";
+import { framed } from "./framed.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
+import { backingInk, graphicsByRole, sheetInk } from "./sheetInk.ts";
+import { fieldSources } from "./sources.ts";
 import type { CellPlan, Photos, SheetPlan, Stroke } from "./types.ts";
 
 /** A cell before its photo: as it was laid, or put by hand. */
@@ -32,15 +36,31 @@ interface Standing extends LaidCell {
 export function buildPlan(job: Job, photos: Photos, layout: Layout): SheetPlan[] {
   const names = sheetOrder(job, layout.sheets.length);
   const standing = cellsBySheet(job, layout, names);
+  const worn = wornBy(job, photos);
   return names.map((name, index) => {
     const laid = layout.sheets[Number(name) - 1] ?? blankLike(job, layout);
-    return sheetPlan(job, photos, laid, standing.get(name) ?? [], {
+    return sheetPlan(job, photos, laid, standing.get(name) ?? [], worn, {
       name,
       number: index + 1,
       of: names.length,
     });
   });
 }
+
+/** What the sheets and cells of a job are finished with, for all of them. */
+function wornBy(job: Job, photos: Photos) {
+  const proportions = (photo: string) => {
+    const facts = photos[photo];
+    return facts ? facts.width / facts.height : null;
+  };
+  return {
+    all: styleOfAll(job),
+    graphics: { ...graphicsByRole(job), proportions },
+    sources: fieldSources(job, photos),
+  };
+}
+
+type WornBy = ReturnType<typeof wornBy>;
 
 /** A sheet that was added by hand is as the first one, and bare. */
 const blankLike = (job: Job, { sheets }: Layout): LaidSheet => ({
@@ -88,15 +108,17 @@ function sheetPlan(
   photos: Photos,
   laid: LaidSheet,
   standing: readonly Standing[],
+  worn: WornBy,
   { name, number, of }: { name: string; number: number; of: number },
 ): SheetPlan {
   const { sheet, finish } = job;
+  const { graphics, sources } = worn;
   const { paper: stock, lying } = laid;
   const paper: Size = { width: lying.width, height: lying.height };
   const whole: Rect = { x: um(0), y: um(0), ...paper };
   const trim = finishedSheet(sheet, paper);
   const edges: SheetEdges = { paper: whole, trim, bleed: overlap(grown(trim, sheet.bleed), whole) ?? whole };
-  const cells = cellPlans(job, photos, standing, edges);
+  const cells = cellPlans(job, photos, standing, edges, worn, { number, of });
   return {
     id: name,
     number,
@@ -110,9 +132,22 @@ function sheetPlan(
     mayLose: mayLose(job, paper),
     ppi: sheet.ppi,
     pixels: { width: edgePx(paper.width, sheet.ppi), height: edgePx(paper.height, sheet.ppi) },
+    ground: job.ground,
+    backing: backingInk(name, paper, graphics.backings, graphics.proportions),
     cells,
+    over: sheetInk(
+      name,
+      { paper, trim },
+      job,
+      laid.words ?? [],
+      graphics.stamps,
+      sources.sheetOnly(number, of),
+      graphics.proportions,
+    ),
     marks: marksOf(job, laid, standing, () => {
-      const straight = cells.filter(({ angle }) => angle === 0);
+      const straight = cells
+        .filter(({ angle }) => angle === 0)
+        .map((cell) => ({ ...cell, image: cell.bands[0]?.outer ?? cell.image }));
       const own = sheet.trim ? [{ finished: trim, image: null }] : [];
       return cutMarks(paper, [...straight, ...own], finish.marks);
     }),
@@ -120,7 +155,10 @@ function sheetPlan(
 }
 
 /** The marks of sheets as they were laid, with the parts of the job that they were drawn for. */
-const known = new WeakMap<LaidSheet, { sheet: Job["sheet"]; finish: Job["finish"]; marks: Stroke[] }>();
+const known = new WeakMap<
+  LaidSheet,
+  Pick<Job, "sheet" | "finish" | "style" | "worn" | "cells"> & { marks: Stroke[] }
+>();
 
 /**
  * Draws the marks of a sheet, or takes those that were drawn for the very same layout: while a photo is dragged cells and
@@ -130,9 +168,12 @@ function marksOf(job: Job, laid: LaidSheet, standing: readonly Standing[], draw:
   const asLaid = standing.length === laid.cells.length && standing.every(({ place }) => place === null);
   if (!asLaid) return draw();
   const before = known.get(laid);
-  if (before && before.sheet === job.sheet && before.finish === job.finish) return before.marks;
+  const { sheet, finish, style, worn, cells } = job;
+  const now = { sheet, finish, style, worn, cells };
+  const parts = Object.keys(now) as (keyof typeof now)[];
+  if (before && parts.every((part) => before[part] === now[part])) return before.marks;
   const marks = draw();
-  known.set(laid, { sheet: job.sheet, finish: job.finish, marks });
+  known.set(laid, { ...now, marks });
   return marks;
 }
 
@@ -147,33 +188,56 @@ function mayLose({ sheet }: Job, { width, height }: Size): Edges {
   return { top: down, right: across, bottom: down, left: across };
 }
 
-function cellPlans(job: Job, photos: Photos, standing: readonly Standing[], edges: SheetEdges): CellPlan[] {
+const NOTHING: CellPlan["styled"] = [];
+
+function cellPlans(
+  job: Job,
+  photos: Photos,
+  standing: readonly Standing[],
+  edges: SheetEdges,
+  { all, graphics, sources }: WornBy,
+  { number, of }: { number: number; of: number },
+): CellPlan[] {
   const pictureOf = pictures(job, photos);
   const follows = kindOf(job).followsStash(job);
   const byHand = standing.some(({ place }) => place !== null);
   const rects = byHand ? standing.filter(({ place }) => !place?.angle).map(({ finished }) => finished) : [];
   const plans = standing.map((cell, i): CellPlan & { order: number } => {
-    const { key, shot, finished, turn, place, caption } = cell;
+    const { key, shot, finished, turn, place } = cell;
     const own = shotByNumber(job, shot);
     const photo = own.photo ?? cell.photo;
-    const cover = coverOf(finished, job, edges);
-    const shown = pictureOf(shot, photo, { finished, cover, turn });
+    const toCover = coverOf(finished, job, edges);
     const apart = byHand ? { neighbours: place?.angle ? [] : rects } : { gap: job.ticket.gap };
+    const image = imageOf(finished, toCover, edges, standing.length === 1 ? { neighbours: [] } : apart);
+    const ownStyle = job.cells[key]?.style;
+    const style = styleOfCell(all, ownStyle);
+    const frame = framed({ finished, cover: toCover, image, turn }, style);
+    const { opening, cover } = frame;
+    const shown = pictureOf(shot, photo, { finished, opening, cover, turn });
+    const source = () => sources.ofPhoto(photo, number, of, cell.frame);
     return {
       key,
       number: i + 1,
       shot,
       finished,
-      cover,
-      image: imageOf(finished, cover, edges, standing.length === 1 ? { neighbours: [] } : apart),
+      ...frame,
       angle: place?.angle ?? 0,
       turn,
       photo,
       paints: photo === null ? null : (job.backdrops[photo]?.made ?? photo),
       sits: shown.sits,
       picture: shown.picture,
-      caption: caption === undefined ? null : captionUnder(finished, turn, caption),
+      look: style.look,
+      over: cellInk(
+        { finished, opening, bands: frame.bands, turn },
+        cell,
+        style.caption,
+        source,
+        graphics,
+        shown.picture !== null,
+      ),
       outline: job.finish.outline,
+      styled: ownStyle ? STYLE_PARTS.filter((part) => part in ownStyle) : NOTHING,
       byHand:
         cell.otherShot ||
         isByHand(shown.sits, shown.computed) ||

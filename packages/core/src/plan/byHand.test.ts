@@ -1,3 +1,4 @@
+import { overlap } from "../geometry/index.ts";
 import { describe, expect, it } from "vitest";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
 import type { Job, Place } from "../job/index.ts";
@@ -153,14 +154,20 @@ describe("photos in their order", () => {
 });
 
 describe("cells that lie over others", () => {
-  it("are painted one by one, the higher order last; others all at once", () => {
+  it("are painted after those under them, the higher order last; others all at once", () => {
     const job = make(
       { do: "place", cells: { "1": { place: place({ order: 1 }) } } },
       { do: "place", cells: { "2": { place: place({ x: mm(20) }) } } },
     );
     const sheet = on(job);
     expect(sheet.cells.at(-1)!.key).toBe("1");
-    expect(layers(sheet)).toHaveLength(8);
+    const found = layers(sheet);
+    expect(found.flat()).toEqual(sheet.cells);
+    expect(found.at(-1)!.map(({ key }) => key)).toEqual(["1"]);
+    for (const cells of found)
+      for (const one of cells)
+        for (const other of cells)
+          if (one !== other) expect(overlap(one.finished, other.finished)).toBeNull();
     expect(layers(on(make()))).toHaveLength(1);
   });
 

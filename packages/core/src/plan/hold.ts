@@ -6,8 +6,8 @@ import type { CellPlan, Photos } from "./types.ts";
 export function holdOf(photos: Photos, cell: CellPlan): Hold | null {
   const photo = cell.photo === null ? undefined : photos[cell.photo];
   if (!photo || !cell.picture) return null;
-  const { finished, cover } = uprightPiece(cell);
-  return { photo, finished, image: cover, shot: { ...cell.sits, photo: cell.photo } };
+  const { opening, cover } = uprightPiece(cell);
+  return { photo, finished: opening, image: cover, shot: { ...cell.sits, photo: cell.photo } };
 }
 
 /**

@@ -1,4 +1,5 @@
-export type { Caption, CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
+export type { CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
+export { AWAY } from "./cellInk.ts";
 export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";
 export { layers } from "./layers.ts";

@@ -31,7 +31,7 @@ export function pictures(job: Job, photos: Photos) {
     const upright = uprightPiece(cell);
     const computed = byRule(kind.ruleOf(job, shot), job.faces[id], facts, upright) ?? COMPUTED_SHOT;
     const sits = isByHand(own) ? own : { ...own, ...computed };
-    const picture = placePicture(facts, upright.finished, upright.cover, sits);
+    const picture = placePicture(facts, upright.opening, upright.cover, sits);
     return {
       picture: cell.turn % 180 === 0 ? picture : onItsSideToo(picture, upright.finished.height),
       sits,
@@ -40,9 +40,10 @@ export function pictures(job: Job, photos: Photos) {
   };
   return (shot: number, id: PhotoId | null, cell: Piece): Placed => {
     if (id === null) return { picture: null, sits: shotByNumber(job, shot), computed: COMPUTED_SHOT };
-    const { finished, cover, turn } = cell;
+    const { finished, opening, cover, turn } = cell;
     const [dx, dy] = [cover.x - finished.x, cover.y - finished.y];
-    const key = `${shot} ${id} ${finished.width} ${finished.height} ${dx} ${dy} ${cover.width} ${cover.height} ${turn}`;
+    const open = opening === finished ? "" : from(opening, finished);
+    const key = `${shot} ${id} ${turn} ${finished.width} ${finished.height} ${open} ${dx} ${dy} ${cover.width} ${cover.height}`;
     let known = atOrigin.get(key);
     if (known === undefined) atOrigin.set(key, (known = place(shot, id, cell)));
     if (!known.picture) return known;
@@ -66,13 +67,16 @@ function byRule(
   rule: DocumentRule | null,
   face: Face | undefined,
   { width, height }: PixelSize,
-  { finished, cover }: UprightPiece,
+  { opening, cover }: UprightPiece,
 ): Sits | null {
   if (!rule || !face) return null;
-  return placedByRule(face, { width, height }, { finished, cover }, rule)?.sits ?? null;
+  return placedByRule(face, { width, height }, { finished: opening, cover }, rule)?.sits ?? null;
 }
 
-type Piece = Pick<CellPlan, "finished" | "cover" | "turn">;
+type Piece = Pick<CellPlan, "finished" | "opening" | "cover" | "turn">;
+
+const from = ({ x, y, width, height }: Rect, finished: Rect): string =>
+  `${x - finished.x} ${y - finished.y} ${width} ${height}`;
 
 /**
  * A picture in an upright piece of height h, after the whole piece is laid on its side, a quarter clockwise:

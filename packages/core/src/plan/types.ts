@@ -1,13 +1,16 @@
 import type { Picture, Quarter } from "../crop/index.ts";
+import type { BackdropFill } from "../backdrop/index.ts";
 import type { Edges, Rect, Size } from "../geometry/index.ts";
+import type { Ink } from "../graphics/index.ts";
 import type { PhotoId, SheetSetup, Sits } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
+import type { Look } from "../look/index.ts";
+import type { PhotoRecord } from "../photo/index.ts";
+import type { Band, StylePart } from "../style/index.ts";
 
-/** What the layout needs to know of a photo: its size in pixels after the turn its EXIF flag asks for. */
-export interface PhotoFacts {
-  width: number;
-  height: number;
-}
+/** What the plan needs to know of a photo: its size in pixels after the turn its EXIF flag asks for, and its words. */
+export type PhotoFacts = Pick<PhotoRecord, "width" | "height"> &
+  Partial<Pick<PhotoRecord, "exposure" | "title">>;
 
 /** The photos a job may use, by id. A photo that is missing here is planned as missing, not as an error. */
 export type Photos = Readonly<Record<PhotoId, PhotoFacts>>;
@@ -37,8 +40,14 @@ export interface SheetPlan {
   ppi: number;
   /** The written file, in pixels: round(paper · ppi / 25 400). */
   pixels: { width: number; height: number };
+  /** The colour of the whole sheet; null for bare paper. */
+  ground: BackdropFill | null;
+  /** Artwork behind all cells. */
+  backing: Ink[];
   /** In the order of painting: later ones lie over earlier ones. */
   cells: CellPlan[];
+  /** Stamps and words of the sheet, over all cells. */
+  over: Ink[];
   /** Lines to cut by, painted last. */
   marks: Stroke[];
 }
@@ -52,6 +61,12 @@ export interface CellPlan {
   shot: number;
   /** The size that was asked for, where it lies. */
   finished: Rect;
+  /** What its border and mat leave open for the photo: the finished size where it has none. */
+  opening: Rect;
+  /** Radius of the opening's corners. */
+  corner: Um;
+  /** Its border and mat, from the outside to the inside. */
+  bands: Band[];
   /** What the photo has to cover: the finished size, its slack, and its bleed at the edge of the finished sheet. */
   cover: Rect;
   /** How far the image is printed: what it covers, less what would run into a neighbour or off the paper. */
@@ -67,24 +82,18 @@ export interface CellPlan {
   sits: Sits;
   /** The photo behind the cell; null for an empty cell and for a photo that is missing. */
   picture: Picture | null;
-  /** A name under the upright piece, outside its trim. */
-  caption: Caption | null;
+  /** How its tones and colours are changed; null for as they are. */
+  look: Look | null;
+  /** Words and graphics over the photo and its frame. */
+  over: Ink[];
   outline: Line | null;
   /** Whether its photo, or how that sits, was set by hand. */
   byHand: boolean;
+  /** The parts of what it wears that were set for it by hand. */
+  styled: StylePart[];
   /** Whether its place was set by hand. */
   placed: boolean;
   locked: boolean;
-}
-
-/** A line of text that is tilted and turned as its cell is. */
-export interface Caption {
-  text: string;
-  /** Where it stands, in the middle of: as the piece lies on the sheet. */
-  box: Rect;
-  /** Height of the font; the baseline is 0.35 of it below the middle of the box. */
-  size: Um;
-  turn: Quarter;
 }
 
 export interface Line {

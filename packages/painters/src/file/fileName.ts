@@ -19,55 +19,32 @@ export function fileName(asked: string): string {
   return short;
 }
 
-/** The names of a job's files: after the people they are of, where they are of people, otherwise after the job. */
-export const outputNames = (
-  files: readonly { person: string | null }[],
-  base: string,
-  ending: string,
-  taken: (name: string) => boolean,
-): string[] =>
-  files.some(({ person }) => person !== null)
-    ? ownNames(
-        files.map(({ person }) => person ?? base),
-        ending,
-        taken,
-      )
-    : fileNames(base, ending, files.length, taken);
-
 /**
- * Names of files that are each called after something of their own, such as a person. Where two are called the same, or a
- * file of that name is there, the later one gets a number: nothing that was written before is overwritten.
+ * The names of a run's files, made fit for every file system. Files of one run that would be called the same get numbers;
+ * where a file of such a name is there already, all of them get a further number: nothing that was written before is
+ * overwritten.
  */
-function ownNames(asked: readonly string[], ending: string, taken: (name: string) => boolean): string[] {
-  const given = new Set<string>();
-  return asked.map((wanted) => {
-    const base = fileName(wanted);
-    for (let again = 1; ; again++) {
-      const name = `${again === 1 ? base : `${base} (${again})`}.${ending}`;
-      if (given.has(name.toLowerCase()) || taken(name)) continue;
-      given.add(name.toLowerCase());
-      return name;
-    }
-  });
-}
-
-/**
- * The names of a run's files: "Badges.jpg", or "Badges 01.jpg", "Badges 02.jpg" … Where one is taken, all of them get
- * a further number: nothing that was written before is overwritten.
- */
-export function fileNames(
-  asked: string,
+export function outputNames(
+  asked: readonly string[],
   ending: string,
-  count: number,
   taken: (name: string) => boolean,
 ): string[] {
-  const base = fileName(asked);
-  const digits = Math.max(2, String(count).length);
+  const bases = apart(asked.map(fileName));
   for (let again = 1; ; again++) {
-    const stem = again === 1 ? base : `${base} (${again})`;
-    const names = Array.from({ length: count }, (_, i) =>
-      count === 1 ? `${stem}.${ending}` : `${stem} ${String(i + 1).padStart(digits, "0")}.${ending}`,
-    );
+    const names = bases.map((base) => `${again === 1 ? base : `${base} (${again})`}.${ending}`);
     if (!names.some(taken)) return names;
   }
+}
+
+/** Names that are each given once; whether letters are large or small makes no difference to some file systems. */
+function apart(names: readonly string[]): string[] {
+  const given = new Set<string>();
+  return names.map((name) => {
+    for (let again = 1; ; again++) {
+      const own = again === 1 ? name : `${name} (${again})`;
+      if (given.has(own.toLowerCase())) continue;
+      given.add(own.toLowerCase());
+      return own;
+    }
+  });
 }

@@ -1,24 +1,14 @@
 import { createWriteStream } from "node:fs";
 import { finished } from "node:stream/promises";
 import PDFDocument from "pdfkit";
-import {
-  layers,
-  UM_PER_INCH,
-  type CellPlan,
-  type PhotoId,
-  type Rect,
-  type SheetPlan,
-} from "@wide-quilt/core";
+import { layers, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
 import type { PhotoFiles } from "../photo/files.ts";
-import { BASELINE, CAPTION_COLOUR, captionFont } from "../fonts.ts";
 import { goOn, type Watch } from "../progress.ts";
+import { paintBands, shape } from "./bands.ts";
+import { paintInk } from "./ink.ts";
 import { placing } from "./matrix.ts";
-import { embedPhoto } from "./photo.ts";
-
-const POINTS_PER_INCH = 72;
-
-/** Micrometres to points, the unit of PDF. */
-const pt = (um: number): number => (um * POINTS_PER_INCH) / UM_PER_INCH;
+import { PdfPictures } from "./pictures.ts";
+import { pt, rectPt, tilt, turnAbout } from "./units.ts";
 
 export interface PdfOptions {
   title: string;
@@ -27,8 +17,8 @@ export interface PdfOptions {
 }
 
 /**
- * Paints sheets to a PDF, one page each: photos at their full resolution, outlines and marks as vectors. The page is
- * the paper; TrimBox and BleedBox are the finished sheet and its bleed (ISO 32000-2, 14.11.2).
+ * Paints sheets to a PDF, one page each: photos at their full resolution, words as text, borders, outlines and marks as
+ * vectors. The page is the paper; TrimBox and BleedBox are the finished sheet and its bleed (ISO 32000-2, 14.11.2).
  *
  * Throws Cancelled, and what reading throws when a photo's file is gone or damaged.
  */
@@ -55,11 +45,14 @@ export async function paintPdf(
       await goOn(watch);
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
+      paintGround(doc, sheet);
+      await paintInk(doc, sheet.backing, null, pictures);
       for (const layer of layers(sheet)) {
         for (const cell of layer) await paintCell(doc, cell, pictures);
         for (const cell of layer) paintOutline(doc, cell);
-        for (const cell of layer) paintCaption(doc, cell);
+        for (const cell of layer) await paintInk(doc, cell.over, cell, pictures);
       }
+      await paintInk(doc, sheet.over, null, pictures);
       paintMarks(doc, sheet);
       watch.progress?.({ what: "sheets", done: index + 1, of: sheets.length });
     }
@@ -84,96 +77,49 @@ function setBoxes(doc: PDFKit.PDFDocument, { paper, trim, bleed }: SheetPlan): v
   page.BleedBox = box(bleed);
 }
 
+function paintGround(doc: PDFKit.PDFDocument, { ground, paper }: SheetPlan): void {
+  if (!ground) return;
+  const [width, height] = [pt(paper.width), pt(paper.height)];
+  doc.rect(0, 0, width, height);
+  if (ground.kind === "flat") doc.fill(ground.colour);
+  else doc.fill(doc.linearGradient(0, 0, 0, height).stop(0, ground.top).stop(1, ground.bottom) as never);
+}
+
 async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfPictures): Promise<void> {
-  const { image, cover, picture, paints } = cell;
-  if (!picture || paints === null) return;
-  const { placed, turn, level } = picture;
-  const at = { x: pt(placed.x), y: pt(placed.y), width: pt(placed.width), height: pt(placed.height) };
-  const { opened, orientation } = await pictures.open(paints);
+  const { image, cover, picture, paints, look, bands, opening, corner } = cell;
+  const photo = picture && paints !== null ? await pictures.photo(paints, look) : null;
   doc.save();
   tilt(doc, cell);
-  doc.rect(pt(image.x), pt(image.y), pt(image.width), pt(image.height)).clip();
-  if (level !== 0)
-    doc.rotate(level, { origin: [pt(cover.x + cover.width / 2), pt(cover.y + cover.height / 2)] });
-  doc.transform(...placing(orientation, turn, at));
-  doc.image(opened as never, 0, 0, { width: 1, height: 1, ignoreOrientation: true } as never);
+  if (photo && picture) {
+    const { placed, turn, level } = picture;
+    const at = { x: pt(placed.x), y: pt(placed.y), width: pt(placed.width), height: pt(placed.height) };
+    doc.save();
+    if (corner > 0) shape(doc, opening, corner);
+    else doc.rect(...rectPt(image));
+    doc.clip();
+    turnAbout(doc, cover, level);
+    doc.transform(...placing(photo.orientation, turn, at));
+    doc.image(photo.opened as never, 0, 0, { width: 1, height: 1, ignoreOrientation: true } as never);
+    doc.restore();
+  }
+  paintBands(doc, bands);
   doc.restore();
 }
 
-/** Turns what is painted next about the middle of the cell. */
-function tilt(doc: PDFKit.PDFDocument, { finished: { x, y, width, height }, angle }: CellPlan): void {
-  if (angle !== 0) doc.rotate(angle, { origin: [pt(x + width / 2), pt(y + height / 2)] });
-}
-
 function paintOutline(doc: PDFKit.PDFDocument, cell: CellPlan): void {
-  const { finished, outline } = cell;
+  const { finished: edge, outline } = cell;
   if (!outline) return;
   doc.save();
   tilt(doc, cell);
   doc
-    .rect(pt(finished.x), pt(finished.y), pt(finished.width), pt(finished.height))
+    .rect(...rectPt(edge))
     .lineWidth(pt(outline.width))
     .stroke(outline.colour);
-  doc.restore();
-}
-
-function paintCaption(doc: PDFKit.PDFDocument, cell: CellPlan): void {
-  const { caption } = cell;
-  if (!caption) return;
-  const { box, size, text, turn } = caption;
-  const [x, y] = [pt(box.x + box.width / 2), pt(box.y + box.height / 2)];
-  doc.save();
-  tilt(doc, cell);
-  if (turn !== 0) doc.rotate(turn, { origin: [x, y] });
-  doc.font(captionFont()).fontSize(pt(size)).fillColor(CAPTION_COLOUR);
-  doc.text(text, x - doc.widthOfString(text) / 2, y + BASELINE * pt(size), {
-    lineBreak: false,
-    baseline: "alphabetic",
-  });
   doc.restore();
 }
 
 function paintMarks(doc: PDFKit.PDFDocument, { marks }: SheetPlan): void {
   for (const { x1, y1, x2, y2, width, colour } of marks) {
     doc.moveTo(pt(x1), pt(y1)).lineTo(pt(x2), pt(y2)).lineWidth(pt(width)).stroke(colour);
-  }
-}
-
-/** pdfkit's opened JPEG; its colour space can be set until it is first placed. */
-interface OpenedJpeg {
-  colorSpace: unknown;
-}
-
-/** The document's photos: each stored once, however often it is placed. */
-class PdfPictures {
-  private readonly opened = new Map<PhotoId, { opened: OpenedJpeg; orientation: number }>();
-
-  constructor(
-    private readonly doc: PDFKit.PDFDocument,
-    private readonly files: PhotoFiles,
-  ) {}
-
-  async open(photo: PhotoId): Promise<{ opened: OpenedJpeg; orientation: number }> {
-    const known = this.opened.get(photo);
-    if (known) return known;
-    const { jpeg, orientation, profile } = await embedPhoto(this.files(photo));
-    const opened = (this.doc as unknown as { openImage(source: Buffer): OpenedJpeg }).openImage(jpeg);
-    if (profile) opened.colorSpace = ["ICCBased", this.profileRef(profile)];
-    const picture = { opened, orientation };
-    this.opened.set(photo, picture);
-    return picture;
-  }
-
-  private readonly profiles = new Map<string, PDFKit.PDFKitReference>();
-
-  private profileRef(profile: Buffer): PDFKit.PDFKitReference {
-    const key = profile.toString("base64");
-    let ref = this.profiles.get(key);
-    if (!ref) {
-      ref = this.doc.ref({ N: 3 });
-      ref.end(profile);
-      this.profiles.set(key, ref);
-    }
-    return ref;
   }
 }

@@ -1,4 +1,6 @@
 import { readFile } from "node:fs/promises";
+import sharp from "sharp";
+import { lookChange, type Look, type PixelChange } from "@wide-quilt/core";
 import { openPhoto, openUpright } from "../photo/open.ts";
 import { srgbProfile } from "./colour.ts";
 
@@ -16,9 +18,12 @@ const QUALITY = 95;
 
 /**
  * Reads a photo for a PDF at its full resolution. RGB and grey JPEGs go in byte for byte; everything else (PNG, WebP,
- * TIFF, AVIF, CMYK) is written anew as an upright sRGB JPEG.
+ * TIFF, AVIF, CMYK), and what wears a look, is written anew as an
+ * upright sRGB JPEG.
  */
-export async function embedPhoto(path: string): Promise<EmbeddedPhoto> {
+export async function embedPhoto(path: string, look: Look | null): Promise<EmbeddedPhoto> {
+  const change = lookChange(look);
+  if (change) return { jpeg: await changed(path, change), orientation: 1, profile: await srgbProfile() };
   const meta = await openPhoto(path).metadata();
   const asItIs = meta.format === "jpeg" && (meta.channels === 3 || meta.channels === 1);
   if (asItIs) {
@@ -30,4 +35,12 @@ export async function embedPhoto(path: string): Promise<EmbeddedPhoto> {
   }
   const jpeg = await openUpright(path).jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" }).toBuffer();
   return { jpeg, orientation: 1, profile: await srgbProfile() };
+}
+
+async function changed(path: string, change: PixelChange): Promise<Buffer> {
+  const { data, info } = await openUpright(path).raw().toBuffer({ resolveWithObject: true });
+  change(data, 3);
+  return sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } })
+    .jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" })
+    .toBuffer();
 }

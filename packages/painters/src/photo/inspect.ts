@@ -2,11 +2,11 @@ import { stat } from "node:fs/promises";
 import { PHOTO_FORMATS, type PhotoFormat, type PhotoRecord } from "@wide-quilt/core";
 import type { Metadata } from "sharp";
 import { BadPhoto } from "./badPhoto.ts";
-import { readExposure } from "./exposure.ts";
+import { readAbout } from "./about.ts";
 import { PHOTO_LIMITS } from "./limits.ts";
 import { openPhoto } from "./open.ts";
 
-const READABLE = "JPEG, PNG, WebP, TIFF and AVIF are read";
+const READABLE = "JPEG, PNG, WebP, TIFF, AVIF and HEIC are read";
 
 /**
  * Reads what a photo file is, by its content and never by its name.
@@ -37,7 +37,7 @@ export async function inspectPhoto(path: string): Promise<PhotoRecord> {
     depth: { uchar: 8, char: 8, ushort: 16, short: 16 }[meta.depth as string] ?? 32,
     space: spaceOf(meta),
     profile: meta.icc ? profileName(meta.icc) : null,
-    exposure: await readExposure(path),
+    ...(await readAbout(format === "heic" ? exifBlock(meta) : path)),
   };
 }
 
@@ -53,12 +53,22 @@ async function metadata(path: string): Promise<Metadata> {
   }
 }
 
+/** The EXIF of a HEIF file, which lies where its index says: from its TIFF header on (Exif 2.32, 4.7.2). */
+function exifBlock({ exif }: Metadata): Buffer {
+  const head = exif?.indexOf("Exif\0\0", 0, "latin1") ?? -1;
+  return exif?.subarray(head === -1 ? 0 : head + 6) ?? Buffer.alloc(0);
+}
+
+/** What the picture inside a HEIF file is packed with, and how such files are called. */
+const HEIF: Record<string, PhotoFormat> = { av1: "avif", hevc: "heic" };
+
 function formatOf(meta: Metadata): PhotoFormat {
-  const format = meta.format === "heif" && meta.compression === "av1" ? "avif" : meta.format;
+  const format = meta.format === "heif" ? HEIF[meta.compression ?? ""] : meta.format;
   const known = PHOTO_FORMATS.find((candidate) => candidate === format);
   if (known) return known;
-  const name = meta.format === "heif" ? "HEIC" : String(meta.format).toUpperCase();
-  throw new BadPhoto(`This is a ${name} file. ${READABLE}; save it as one of these.`);
+  throw new BadPhoto(
+    `This is a ${String(meta.format).toUpperCase()} file. ${READABLE}; save it as one of these.`,
+  );
 }
 
 const upright = ({ width, height, orientation = 1 }: Metadata) =>

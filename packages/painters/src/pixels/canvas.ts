@@ -41,19 +41,38 @@ export interface Overlay {
   top: number;
 }
 
+/** How pixels are laid over others. */
+export interface Laying {
+  /** 0 nothing of them is seen … 1 as much as their alpha says. */
+  opacity?: number;
+  /** “multiply” darkens what is there, as ink does on paper. */
+  blend?: "normal" | "multiply";
+  /** What of the sheet they may reach; null for all of it. */
+  clip?: PixelBox | null;
+}
+
 /** Lays pixels over the sheet, each as far as its alpha says; what would fall beside the sheet is left out. */
-export function blendOnto(sheet: SheetPixels, { data, width, height, left, top }: Overlay): void {
-  const from = Math.max(0, -left);
-  const to = Math.min(width, sheet.width - left);
-  for (let row = Math.max(0, -top); row < height && top + row < sheet.height; row++) {
+export function blendOnto(
+  sheet: SheetPixels,
+  { data, width, height, left, top }: Overlay,
+  { opacity = 1, blend = "normal", clip = null }: Laying = {},
+): void {
+  const within = clip ?? { left: 0, top: 0, width: sheet.width, height: sheet.height };
+  const from = Math.max(0, -left, within.left - left);
+  const to = Math.min(width, sheet.width - left, within.left + within.width - left);
+  const first = Math.max(0, -top, within.top - top);
+  const last = Math.min(height, sheet.height - top, within.top + within.height - top);
+  const multiplies = blend === "multiply";
+  for (let row = first; row < last; row++) {
     for (let column = from; column < to; column++) {
       const source = (row * width + column) * 4;
-      const alpha = data[source + 3]!;
-      if (alpha === 0) continue;
+      if (data[source + 3] === 0) continue;
+      const share = (data[source + 3]! * opacity) / 255;
       const target = ((top + row) * sheet.width + left + column) * CHANNELS;
       for (let c = 0; c < CHANNELS; c++) {
         const under = sheet.data[target + c]!;
-        sheet.data[target + c] = Math.round(under + ((data[source + c]! - under) * alpha) / 255);
+        const over = multiplies ? (data[source + c]! * under) / 255 : data[source + c]!;
+        sheet.data[target + c] = Math.round(under + (over - under) * share);
       }
     }
   }

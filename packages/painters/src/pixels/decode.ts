@@ -13,7 +13,7 @@ export interface Decoded {
 }
 
 /** Less of the photo than this is cut out before decoding; more is decoded whole, which lets a JPEG shrink on load. */
-const SMALL_PART = 0.4;
+export const SMALL_PART = 0.4;
 /** Photo pixels kept around a part, for the resampling filter (three lobes of Lanczos). */
 const MARGIN = 4;
 /** How much larger than on the sheet a photo is decoded, so that each cell is still resampled finely from it. */

@@ -1,30 +1,30 @@
 import sharp from "sharp";
-import { toPx, type CellPlan, type PixelBox } from "@wide-quilt/core";
-import { fillBox, type Overlay, type SheetPixels } from "./canvas.ts";
+import { toPx, type CellPlan } from "@wide-quilt/core";
+import { asOverlay, type Piece } from "./bands.ts";
+import { fillBox, type Overlay } from "./canvas.ts";
 import { outlineBoxes } from "./lines.ts";
 
 /**
- * A cell's pixels, painted upright, tilted about the middle of its finished size, with its outline.
+ * A piece, painted upright, tilted about the middle of its finished size, with its outline.
  *
  *        ╱╲          the corners that turning adds are transparent; the middle stays where it is, to within half
  *      ╱    ╲        a pixel
  *      ╲    ╱
  *        ╲╱
  */
-export async function tilted(pixels: Buffer, box: PixelBox, cell: CellPlan, ppi: number): Promise<Overlay> {
+export async function tilted(piece: Piece, cell: CellPlan, ppi: number): Promise<Overlay> {
   const { finished, angle } = cell;
+  const { box } = piece;
   const middle = {
     x: toPx(finished.x + finished.width / 2, ppi),
     y: toPx(finished.y + finished.height / 2, ppi),
   };
-  const upright: SheetPixels = { data: Buffer.from(pixels), width: box.width, height: box.height };
   for (const { left, top, width, height } of outlineBoxes(cell, ppi)) {
-    fillBox(upright, { left: left - box.left, top: top - box.top, width, height }, cell.outline!.colour);
+    fillBox(piece, { left: left - box.left, top: top - box.top, width, height }, cell.outline!.colour);
   }
-  const { data, info } = await sharp(upright.data, {
-    raw: { width: box.width, height: box.height, channels: 3 },
+  const { data, info } = await sharp(asOverlay(piece).data, {
+    raw: { width: box.width, height: box.height, channels: 4 },
   })
-    .ensureAlpha()
     .rotate(angle, { background: { r: 255, g: 255, b: 255, alpha: 0 } })
     .raw()
     .toBuffer({ resolveWithObject: true });

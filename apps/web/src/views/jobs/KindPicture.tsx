@@ -24,6 +24,9 @@ const CELLS: Record<Exclude<Kind, "copies">, readonly (readonly [number, number,
     [59, 39, 13, 16],
     [74, 39, 10, 16],
   ],
+  contact: [12, 27, 42, 57, 72].flatMap((x) =>
+    [10, 25, 40].map((y): [number, number, number, number] => [x, y, 12, 9]),
+  ),
   single: [[28, 10, 40, 44]],
   collage: [
     [12, 9, 34, 22],

@@ -17,7 +17,7 @@ import { FileButton } from "../../ui/FileButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { ACCEPTED, useArrivals } from "../table/stash/useArrivals.ts";
 import { PersonRow } from "./PersonRow.tsx";
-import { textOf } from "./readList.ts";
+import { textOf } from "../../api/tableText.ts";
 
 /** Everyone of a job of document photos: who passes, who does not, and why. */
 export function PeopleView() {

@@ -1,7 +1,7 @@
 import { useId } from "react";
 import type { CellPlan } from "@wide-quilt/core";
 import { address } from "../../api/client.ts";
-import { pictureAttributes } from "../../sheet/SheetPicture.tsx";
+import { pictureAttributes } from "../../sheet/onPicture.ts";
 
 /** A small picture of a finished piece, upright, as it will be cut. */
 export function PieceThumb({ cell, height }: { cell: CellPlan; height: number }) {

@@ -1,21 +1,23 @@
 import { FileDown } from "lucide-react";
-import { useId, useState, type ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { price, type Job, type SheetPlan } from "@wide-quilt/core";
 import type { Format } from "@wide-quilt/server/contract";
 import { button } from "../../ui/button.ts";
 import { ChoiceList } from "../../ui/ChoiceList.tsx";
 import { fileSize, useWords } from "../../words/words.ts";
-import type { How } from "./PressView.tsx";
+import { NamingFields } from "./NamingFields.tsx";
+import type { How, Naming } from "./PressView.tsx";
 import type { ProofState } from "./useProof.ts";
 import type { RunsState } from "./useRuns.ts";
 
 const FORMATS: { value: Format; text: string; about: string }[] = [
   { value: "jpeg", text: "JPEG", about: "what every shop takes" },
   { value: "png", text: "PNG", about: "nothing lost, larger" },
-  { value: "pdf", text: "PDF", about: "photos at full resolution, marks as lines" },
+  { value: "pdf", text: "PDF", about: "photos at full resolution, words as text, marks as lines" },
+  { value: "svg", text: "SVG", about: "the same as a drawing, a file a sheet" },
 ];
 
-const ENDINGS: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf" };
+const isPixels = (format: Format) => format === "jpeg" || format === "png";
 
 interface Props {
   job: Job;
@@ -28,97 +30,81 @@ interface Props {
 
 /** Format, quality and name, and the button that writes. */
 export function HowCard({ job, sheets, how, onHow, proof, runs }: Props) {
-  const [name, setName] = useState(job.name);
-  const nameId = useId();
+  const [naming, setNaming] = useState<Naming>({ start: 1, each: false, folder: "", overwrite: false });
   const words = useWords(job.sheet.ppi);
   const sheet = sheets[0];
-  const several = sheets.length > 1 && how.format !== "pdf";
-  const written = `${name.trim()}${several ? " 01" : ""}.${ENDINGS[how.format]}`;
   return (
-    <section
-      aria-label="How it is written"
-      className="flex min-h-0 flex-col gap-5 overflow-y-auto border-r border-line bg-chrome p-4"
-    >
-      <div>
-        <h2 className="mb-2 text-[13px] font-semibold">File</h2>
-        <ChoiceList
-          label="File format"
-          value={how.format}
-          onChange={(format) => onHow({ ...how, format })}
-          choices={FORMATS}
-        />
-      </div>
-      {how.format === "jpeg" && (
-        <label className="flex flex-col gap-1.5 text-[13px]">
-          <span className="flex justify-between">
-            <span className="font-semibold">Quality</span>
-            <span className="measure">{how.quality}</span>
-          </span>
-          <input
-            type="range"
-            min={1}
-            max={100}
-            value={how.quality}
-            className="w-full accent-accent"
-            onChange={(event) => onHow({ ...how, quality: Number(event.target.value) })}
+    <section aria-label="How it is written" className="flex min-h-0 flex-col border-r border-line bg-chrome">
+      <div className="flex min-h-0 grow flex-col gap-5 overflow-y-auto p-4">
+        <div>
+          <h2 className="mb-2 text-[13px] font-semibold">File</h2>
+          <ChoiceList
+            label="File format"
+            value={how.format}
+            onChange={(format) => onHow({ ...how, format })}
+            choices={FORMATS}
           />
-        </label>
-      )}
-      {sheet && (
-        <dl className="flex flex-col gap-1.5 text-[13px]">
-          <Fact name="File size">
-            {proof.shown &&
-            !proof.coming &&
-            proof.shown.format === how.format &&
-            proof.shown.bytes !== null ? (
-              <>
-                {fileSize(proof.shown.bytes)}
-                {sheets.length > 1 && <span className="text-ink-2"> a sheet</span>}
-              </>
-            ) : (
-              <span className="text-ink-2">being measured …</span>
-            )}
-          </Fact>
-          {how.format !== "pdf" && (
-            <Fact name="Pixels">
-              {sheet.pixels.width} × {sheet.pixels.height}
+        </div>
+        {how.format === "jpeg" && (
+          <label className="flex flex-col gap-1.5 text-[13px]">
+            <span className="flex justify-between">
+              <span className="font-semibold">Quality</span>
+              <span className="measure">{how.quality}</span>
+            </span>
+            <input
+              type="range"
+              min={1}
+              max={100}
+              value={how.quality}
+              className="w-full accent-accent"
+              onChange={(event) => onHow({ ...how, quality: Number(event.target.value) })}
+            />
+          </label>
+        )}
+        {sheet && (
+          <dl className="flex flex-col gap-1.5 text-[13px]">
+            <Fact name="File size">
+              {proof.shown &&
+              !proof.coming &&
+              proof.shown.format === how.format &&
+              proof.shown.bytes !== null ? (
+                <>
+                  {fileSize(proof.shown.bytes)}
+                  {sheets.length > 1 && <span className="text-ink-2"> a sheet</span>}
+                </>
+              ) : (
+                <span className="text-ink-2">being measured …</span>
+              )}
             </Fact>
-          )}
-          <Fact name="On paper">{words.size(sheet.paper)}</Fact>
-          {how.format !== "pdf" && <Fact name="Density">{words.number(job.sheet.ppi, 0, 2)} ppi</Fact>}
-          <Fact name="Colour">sRGB</Fact>
-          <Fact name="Sheets">{sheets.length}</Fact>
-          <Fact name="Cost, about">{words.number(price(job, sheets).total, 2, 2)}</Fact>
-        </dl>
-      )}
-      <div className="flex flex-col gap-1.5">
-        <label htmlFor={nameId} className="text-[13px] font-semibold">
-          File name
-        </label>
-        <input
-          id={nameId}
-          value={name}
-          maxLength={150}
-          className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-[13px]"
-          onChange={(event) => setName(event.target.value)}
-        />
-        <p className="text-[12px] break-all text-ink-2">
-          {written}
-          {several && ` and so on, ${sheets.length} files`}
-        </p>
+            {isPixels(how.format) && (
+              <Fact name="Pixels">
+                {sheet.pixels.width} × {sheet.pixels.height}
+              </Fact>
+            )}
+            <Fact name="On paper">{words.size(sheet.paper)}</Fact>
+            {isPixels(how.format) && <Fact name="Density">{words.number(job.sheet.ppi, 0, 2)} ppi</Fact>}
+            <Fact name="Colour">sRGB</Fact>
+            <Fact name="Sheets">{sheets.length}</Fact>
+            <Fact name="Cost, about">{words.number(price(job, sheets).total, 2, 2)}</Fact>
+          </dl>
+        )}
+        <NamingFields job={job} sheets={sheets} format={how.format} naming={naming} onChange={setNaming} />
       </div>
-      <div className="flex flex-col gap-2">
+      <div className="flex flex-col gap-2 border-t border-line p-4">
         <button
           type="button"
           className={`${button.main} py-2`}
-          disabled={sheets.length === 0 || name.trim() === ""}
-          onClick={() => runs.write({ ...how, name: name.trim() })}
+          disabled={sheets.length === 0}
+          onClick={() => runs.write({ ...how, ...naming })}
         >
           <FileDown size={16} aria-hidden />
           {sheets.length > 1 ? `Write ${sheets.length} sheets` : "Write the file"}
         </button>
         <p className="text-[12px] text-ink-2">
-          Into <span className="break-all">{runs.folder}</span>. Nothing that is there is overwritten.
+          Into <span className="break-all">{runs.folder}</span>.{" "}
+          {naming.overwrite
+            ? "Files of the same names are written over."
+            : "Nothing that is there is overwritten."}
         </p>
       </div>
     </section>

@@ -2,6 +2,7 @@ import { ArrowLeft, Scissors } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Job } from "@wide-quilt/core";
+import type { RunAsked } from "../../api/client.ts";
 import type { Format } from "@wide-quilt/server/contract";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppSelector } from "../../app/store.ts";
@@ -21,6 +22,9 @@ export interface How {
   format: Format;
   quality: number;
 }
+
+/** What its files are called and where they go. */
+export type Naming = Omit<RunAsked, keyof How>;
 
 /** What comes out: the true pixels, the file, and what was written so far. */
 export function PressView() {

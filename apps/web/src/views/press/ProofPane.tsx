@@ -103,8 +103,8 @@ export function ProofPane({
           </span>
         )}
         <span>
-          {shown?.format === "pdf"
-            ? "Painted in pixels to be looked at; the PDF itself keeps its photos whole and its lines as lines."
+          {shown?.format === "pdf" || shown?.format === "svg"
+            ? "Painted in pixels to be looked at; the file itself keeps its photos whole, its words and its lines."
             : "These are the pixels that are written."}
         </span>
         <span className="grow" />

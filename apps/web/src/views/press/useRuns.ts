@@ -1,17 +1,16 @@
 import { useCallback, useEffect, useState } from "react";
 import type { Run } from "@wide-quilt/server/contract";
-import { server } from "../../api/client.ts";
+import { server, type RunAsked } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/store.ts";
 import { noticed } from "../../table/view.ts";
-import type { How } from "./PressView.tsx";
 
 const LOOK = 200;
 
 export interface RunsState {
   folder: string;
   runs: Run[];
-  write(how: How & { name: string }): void;
+  write(how: RunAsked): void;
   cancel(id: string): void;
 }
 

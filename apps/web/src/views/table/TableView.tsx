@@ -10,11 +10,13 @@ import { CheckList } from "./CheckList.tsx";
 import { FootBar } from "./FootBar.tsx";
 import { HeadBar } from "./HeadBar.tsx";
 import { Stash } from "./stash/Stash.tsx";
+import { SideSwitch } from "./SideSwitch.tsx";
 import { SumsLine } from "./SumsLine.tsx";
 import { Table } from "./table/Table.tsx";
 import { Ticket } from "./ticket/Ticket.tsx";
 import { useKeys } from "./useKeys.ts";
 
+const FinishPane = lazy(() => import("./finish/FinishPane.tsx"));
 const ComparePapers = lazy(async () => ({
   default: (await import("./ticket/ComparePapers.tsx")).ComparePapers,
 }));
@@ -24,6 +26,7 @@ export function TableView() {
   const { id } = useParams();
   const dispatch = useAppDispatch();
   const job = useAppSelector(selectJob);
+  const side = useAppSelector((state) => state.view.side);
   const compares = useAppSelector((state) => state.view.compares);
   const failure = useAppSelector((state) => state.openJob.failure);
   useEffect(() => {
@@ -56,10 +59,17 @@ export function TableView() {
         <Stash stash={job.stash} />
         <Table />
         <aside
-          aria-label="Selected cell and things to check"
+          aria-label="Selected cell, finish and things to check"
           className="overflow-y-auto border-l border-line bg-[#fafaf8] p-3.5"
         >
-          <CellCard job={job} />
+          <SideSwitch />
+          {side === "cell" ? (
+            <CellCard job={job} />
+          ) : (
+            <Suspense fallback={<p className="mb-4 text-[12.5px] text-ink-3">Getting the finish ready …</p>}>
+              <FinishPane />
+            </Suspense>
+          )}
           <CheckList />
         </aside>
       </main>

@@ -45,7 +45,9 @@ export const KEYS: readonly { where: string; keys: readonly { press: string[]; d
     where: "On a photo at the left",
     keys: [
       { press: ["Enter"], does: "Put it in all cells" },
-      { press: ["Space"], does: "Choose it" },
+      { press: ["Space"], does: "Choose it; Ctrl click one more, Shift click all up to it" },
+      { press: ["← ↑ → ↓"], does: "Go to the next photo" },
+      { press: ["1", "5"], does: "Rate it, one to five stars; 0 takes the rating away" },
       { press: ["Delete"], does: "Take it out of the job" },
     ],
   },

@@ -40,5 +40,5 @@ export const portraits = kind({
   followsStash: () => false,
 });
 
-export { baseName, nextShot, personName, quantityOf, ruleFor } from "./people.ts";
+export { nextShot, personName, quantityOf, ruleFor } from "./people.ts";
 export { readPeople, type PeopleReading } from "./list.ts";

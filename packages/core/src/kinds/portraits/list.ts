@@ -1,9 +1,8 @@
-import Papa from "papaparse";
 import type { PhotoRef } from "../../job/index.ts";
 import { LIMITS } from "../../job/limits.ts";
 import { DOCUMENT_RULES, ruleTitle, type DocumentRule } from "../../rules/index.ts";
+import { PHOTO_HEADINGS, photoNamed, readTable } from "../../stash/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
-import { baseName } from "./people.ts";
 
 /** What a list of people came to: nothing in it stops the rest from being read. */
 export interface PeopleReading {
@@ -18,7 +17,7 @@ export interface PeopleReading {
 const HEADINGS = {
   name: ["name", "full name", "person"],
   number: ["number", "no", "no.", "id", "badge", "customer"],
-  photo: ["photo", "file", "image", "picture", "filename", "file name"],
+  photo: PHOTO_HEADINGS,
   rule: ["rule", "document", "format"],
   quantity: ["quantity", "copies", "count", "qty", "how many"],
 } as const;
@@ -35,8 +34,7 @@ export function readPeople(
   ticket: Pick<TicketOf<"portraits">, "rules">,
   stash: readonly PhotoRef[],
 ): PeopleReading {
-  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, "").trim(), { skipEmptyLines: "greedy" });
-  const [head = [], ...lines] = data;
+  const { head, lines } = readTable(text);
   const columns = columnsOf(head);
   const problems: string[] = [];
   if (columns.name === undefined && columns.number === undefined && columns.photo === undefined) {
@@ -94,13 +92,7 @@ function photoFor(
   who: string,
   say: (sentence: string) => void,
 ): string | null {
-  const find = (wanted: string) => {
-    const small = wanted.toLowerCase();
-    return stash.find(({ name }) => {
-      const own = name.toLowerCase();
-      return own === small || baseName(own) === small;
-    })?.id;
-  };
+  const find = (wanted: string) => photoNamed(stash, wanted)?.id;
   if (file === "")
     return others.map((other) => (other === "" ? undefined : find(other))).find(Boolean) ?? null;
   const id = find(file);

@@ -1,3 +1,4 @@
+import { baseName } from "../../words/index.ts";
 import type { PhotoRef } from "../../job/index.ts";
 import type { DocumentRule } from "../../rules/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
@@ -21,9 +22,6 @@ export const personName = ({ name, number, shot }: Person): string => name || nu
 /** A shot number that nobody has. */
 export const nextShot = (people: readonly Person[]): number =>
   Math.max(0, ...people.map(({ shot }) => shot)) + 1;
-
-/** "MS-041.jpg" without its ending. */
-export const baseName = (file: string): string => file.replace(/\.[^.]{1,5}$/, "");
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 

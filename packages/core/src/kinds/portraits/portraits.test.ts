@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import { LIMITS, readJob, type Job } from "../../job/index.ts";
 import { mm } from "../../length/index.ts";
-import { outputFiles, reportPeople } from "../../people/index.ts";
+import { outputFiles } from "../../output/index.ts";
+import { reportPeople } from "../../people/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import type { Face } from "../../portrait/index.ts";
 import { ruleById } from "../../rules/index.ts";
@@ -93,7 +94,7 @@ describe("the ticket", () => {
 
   it("reads as a sentence", () => {
     expect(say(make(add("ada", "ben")))).toBe(
-      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, for Lab, lustre at 300 ppi.",
+      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi.",
     );
   });
 
@@ -114,8 +115,8 @@ describe("pieces of people", () => {
     const job = make(add("ada", "ben"));
     const people = ticket(job).people.map((one, i) => (i === 1 ? { ...one, rule: "jp-residence" } : one));
     const rules = [...ticket(job).rules, ruleById("jp-residence")];
-    const named = applyEdit(job, { do: "ticket", change: { people, rules, names: true, copies: 1 } });
-    const [sheet] = arrange(named, photos);
+    const withNames = applyEdit(job, { do: "ticket", change: { people, rules, names: true, copies: 1 } });
+    const [sheet] = arrange(withNames, photos);
     const sizes = sheet!.cells.map(({ shot, finished, turn }) => [
       shot,
       ...(turn === 0 ? [finished.width, finished.height] : [finished.height, finished.width]),
@@ -124,10 +125,17 @@ describe("pieces of people", () => {
       [1, mm(35), mm(45)],
       [2, mm(30), mm(40)],
     ]);
-    expect(sheet!.cells.map(({ caption }) => caption!.text).sort()).toEqual(["ada", "ben"]);
-    for (const { caption, finished, turn } of sheet!.cells) {
-      if (turn === 0) expect(caption!.box.y).toBeGreaterThan(finished.y + finished.height);
-      else expect(caption!.box.x + caption!.box.width).toBeLessThan(finished.x);
+    const named = sheet!.cells.map(({ over: [ink], ...cell }) => {
+      if (ink?.kind !== "text") throw new Error("no name under the cell");
+      return { ...cell, name: ink.text };
+    });
+    expect(named.map(({ name }) => name.lines[0]!.text).sort()).toEqual(["ada", "ben"]);
+    for (const { name, finished, turn } of named) {
+      // A box that stands beside a piece on its side is told upright about its middle.
+      const middle = { x: name.box.x + name.box.width / 2, y: name.box.y + name.box.height / 2 };
+      expect(name.turn).toBe(turn);
+      if (turn === 0) expect(name.box.y).toBeGreaterThan(finished.y + finished.height);
+      else expect(middle.x + name.box.height / 2).toBeLessThan(finished.x);
     }
   });
 
@@ -135,18 +143,20 @@ describe("pieces of people", () => {
     const job = make(add("ada", "ben"), { do: "ticket", change: { sheets: "per person", copies: 12 } });
     const sheets = arrange(job, photos);
     expect(sheets.map(({ cells }) => new Set(cells.map(({ shot }) => shot)).size)).toEqual([1, 1, 1, 1]);
-    expect(outputFiles(job, sheets, false)).toEqual([
-      { person: "ada", sheets: 1 },
-      { person: "ada", sheets: 1 },
-      { person: "ben", sheets: 1 },
-      { person: "ben", sheets: 1 },
+    expect(outputFiles(job, photos, sheets, { pages: false })).toEqual([
+      { name: "ada", sheets: 1 },
+      { name: "ada", sheets: 1 },
+      { name: "ben", sheets: 1 },
+      { name: "ben", sheets: 1 },
     ]);
-    expect(outputFiles(job, sheets, true)).toEqual([
-      { person: "ada", sheets: 2 },
-      { person: "ben", sheets: 2 },
+    expect(outputFiles(job, photos, sheets, { pages: true })).toEqual([
+      { name: "ada", sheets: 2 },
+      { name: "ben", sheets: 2 },
     ]);
     const packed = applyEdit(job, { do: "ticket", change: { sheets: "packed" } });
-    expect(outputFiles(packed, arrange(packed, photos), true)).toEqual([{ person: null, sheets: 3 }]);
+    expect(outputFiles(packed, photos, arrange(packed, photos), { pages: true })).toEqual([
+      { name: packed.name, sheets: 3 },
+    ]);
   });
 });
 

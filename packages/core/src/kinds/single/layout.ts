@@ -2,6 +2,7 @@ import { grown, onItsSide, type Rect, type Size } from "../../geometry/index.ts"
 import { shotByNumber, type Job } from "../../job/index.ts";
 import { nearest, um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
+import { pickedPhotos } from "../../stash/index.ts";
 import { layoutArea, waysToLie } from "../area.ts";
 import type { LaidSheet, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
@@ -13,20 +14,26 @@ const COMMON_PROPORTION = 2 / 3;
 
 /** Each photo on a sheet of its own, the paper lying as the photo does where it may. One empty cell without photos. */
 export function layOutSingles(job: Job, ticket: SingleTicket, photos: Photos): Layout {
-  const ids = job.stash.length > 0 ? job.stash.map(({ id }) => id) : [null];
-  const sheets = ids.flatMap((id, index): LaidSheet[] => {
-    const shot = index + 1;
-    const shown = shotByNumber(job, shot).photo ?? id;
-    const facts = shown === null ? undefined : photos[shown];
+  const picked = pickedPhotos(job, photos).map(({ photo, at }) => ({
+    id: photo.id as string | null,
+    shot: at,
+  }));
+  const shown = job.stash.length > 0 ? picked : [{ id: null, shot: 1 }];
+  const sheets = shown.flatMap(({ id, shot }, index): LaidSheet[] => {
+    const photo = shotByNumber(job, shot).photo ?? id;
+    const facts = photo === null ? undefined : photos[photo];
     const proportion = facts ? facts.width / facts.height : COMMON_PROPORTION;
     const lying = lieFor(job, proportion);
     const finished = cellFor(ticket, layoutArea(job.sheet, lying), proportion);
     if (!finished) return [];
-    const cell = { key: String(shot), shot, finished, turn: 0 as const, photo: id };
+    const cell = { key: String(shot), shot, finished, turn: 0 as const, photo: id, frame: index + 1 };
     return [{ paper: job.sheet.paper, lying, cells: [cell] }];
   });
   const fit = sheets.length > 0 ? 1 : 0;
-  return { sheets, sums: { columns: fit, rows: fit, perSheet: fit, pieces: ids.length, mostPerSheet: fit } };
+  return {
+    sheets,
+    sums: { columns: fit, rows: fit, perSheet: fit, pieces: shown.length, mostPerSheet: fit },
+  };
 }
 
 function lieFor({ sheet }: Job, proportion: number): Size {

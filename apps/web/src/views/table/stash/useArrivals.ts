@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { JobEdit } from "@wide-quilt/core";
+import { fromEvent } from "file-selector";
+import type { JobEdit, PhotoRef } from "@wide-quilt/core";
 import type { TakenIn } from "@wide-quilt/server/contract";
 import { server } from "../../../api/client.ts";
 import { sentenceOf } from "../../../api/problem.ts";
@@ -9,10 +10,12 @@ import { photosCame } from "../../../table/openJob.ts";
 import { noticed } from "../../../table/view.ts";
 
 /** What a chooser of photo files shows; what they are is decided by their content. */
-export const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,image/*";
+export const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,.heic,.heif,image/*";
 
 /** Files in one request, so that the count moves and a cancel takes effect soon. */
 const LOT = 1;
+/** Milliseconds between two steps in which photos go into the job: with thousands each step is work. */
+const CALM = 200;
 /** Requests at a time, so that the next files come in while the last ones are looked at. */
 const LANES = 4;
 
@@ -29,6 +32,7 @@ export function useArrivals() {
       const controller = (abort.current ??= new AbortController());
       const jobId = store.getState().openJob.id;
       const gesture = crypto.randomUUID();
+      const folders = new Map(files.map((file) => [file.name, folderOf(file)]));
       setArriving((now) => ({ done: now?.done ?? 0, of: (now?.of ?? 0) + files.length }));
       setRefused([]);
       const lots = Array.from({ length: Math.ceil(files.length / LOT) }, (_, i) =>
@@ -38,12 +42,14 @@ export function useArrivals() {
       const come = new Map<number, TakenIn>();
       let next = 0;
       let nextIn = 0;
-      const putIn = (taken: TakenIn) => {
-        if (store.getState().openJob.id !== jobId) return;
-        dispatch(
-          photosCame(Object.fromEntries(taken.photos.map(({ id, name: _, ...record }) => [id, record]))),
-        );
-        for (const change of editsFor(taken)) dispatch(edit(change, gesture));
+      let ready: TakenIn["photos"] = [];
+      let last = 0;
+      const putIn = () => {
+        if (ready.length === 0 || store.getState().openJob.id !== jobId) return;
+        dispatch(photosCame(Object.fromEntries(ready.map(({ id, name: _, ...record }) => [id, record]))));
+        for (const change of editsFor(ready, folders)) dispatch(edit(change, gesture));
+        ready = [];
+        last = performance.now();
       };
       const lane = async () => {
         for (let index = next++; index < lots.length; index = next++) {
@@ -52,10 +58,11 @@ export function useArrivals() {
           setArriving((now) => now && { ...now, done: now.done + lot.length });
           setRefused((before) => [...before, ...taken.refused]);
           come.set(index, taken);
-          for (let ready = come.get(nextIn); ready; ready = come.get(++nextIn)) {
+          for (let inTurn = come.get(nextIn); inTurn; inTurn = come.get(++nextIn)) {
             come.delete(nextIn);
-            putIn(ready);
+            ready.push(...inTurn.photos);
           }
+          if (performance.now() - last > CALM) putIn();
         }
       };
       try {
@@ -65,7 +72,8 @@ export function useArrivals() {
         if (!controller.signal.aborted) dispatch(noticed(sentenceOf(error), "wrong"));
       } finally {
         // What came after one that failed or was cancelled is here all the same.
-        for (const [, taken] of [...come].sort(([a], [b]) => a - b)) putIn(taken);
+        for (const [, taken] of [...come].sort(([a], [b]) => a - b)) ready.push(...taken.photos);
+        putIn();
         abort.current = null;
         setArriving(null);
       }
@@ -84,15 +92,37 @@ export function useArrivals() {
 }
 
 /** New photos are added; one that has the name of a photo whose file is missing takes its place. */
-function editsFor({ photos }: TakenIn): JobEdit[] {
+function editsFor(photos: TakenIn["photos"], folders: ReadonlyMap<string, string>): JobEdit[] {
   const { job, photos: here } = store.getState().openJob;
   const missing = new Map(job?.stash.filter(({ id }) => !(id in here)).map(({ id, name }) => [name, id]));
   const relinked: JobEdit[] = photos.flatMap(({ id, name }) => {
     const old = missing.get(name);
     return old === undefined || old === id ? [] : [{ do: "relink photo", photo: old, to: { id, name } }];
   });
-  const added = photos.filter(({ name }) => !missing.has(name)).map(({ id, name }) => ({ id, name }));
+  const added = photos
+    .filter(({ name }) => !missing.has(name))
+    .map(({ id, name, stars, keywords }): PhotoRef => {
+      const folder = folders.get(name);
+      return {
+        id,
+        name,
+        ...(stars && { stars }),
+        ...(keywords && { tags: keywords }),
+        ...(folder && { folder }),
+      };
+    });
   return added.length === 0 ? relinked : [...relinked, { do: "add photos", photos: added }];
+}
+
+/** The folder that a file lay in when a whole folder was dropped or chosen; empty for a file by itself. */
+function folderOf(file: File): string {
+  const path = (file as { path?: string }).path ?? file.webkitRelativePath;
+  return path
+    .split("/")
+    .filter((part) => part !== "" && part !== ".")
+    .slice(0, -1)
+    .join("/")
+    .slice(0, 200);
 }
 
 /** Takes files that are dropped anywhere on the page; says whether some are held over it. */
@@ -110,7 +140,8 @@ function useFileDrop(bring: (files: readonly File[]) => Promise<void>): boolean 
       setOver(false);
       if (!hasFiles(event)) return;
       event.preventDefault();
-      void bring([...(event.dataTransfer?.files ?? [])]);
+      // Folders that are dropped are looked into.
+      void fromEvent(event).then((found) => bring(found.filter((one) => one instanceof File)));
     };
     window.addEventListener("dragover", onDragOver);
     window.addEventListener("dragleave", onDragLeave);

@@ -51,6 +51,7 @@ const isSameThing = (a: CellPlan, b: CellPlan): boolean =>
   a.angle === b.angle &&
   a.turn === b.turn &&
   a.placed === b.placed &&
+  a.styled.length === b.styled.length &&
   a.locked === b.locked &&
   !a.picture === !b.picture;
 
@@ -131,10 +132,11 @@ function CellsOfSheet({ sheet, px, onBare }: Props) {
           <Option
             key={key}
             id={key}
-            label={`Cell ${number}: ${photo === null ? "empty" : (names.get(photo) ?? "photo missing")}, ${sizeOf(cell)}${cell.placed ? ", put by hand" : ""}`}
+            label={`Cell ${number}: ${photo === null ? "empty" : (names.get(photo) ?? "photo missing")}, ${sizeOf(cell)}${cell.placed ? ", put by hand" : ""}${cell.styled.length > 0 ? ", finished by hand" : ""}`}
             selected={key === selected || also.includes(key)}
             tilt={cell.angle}
             placed={cell.placed}
+            styled={cell.styled.length > 0}
             reachable={key === reachable}
             pointed={pointed.includes(key)}
             empty={!picture}
@@ -163,6 +165,7 @@ interface OptionProps {
   height: number;
   tilt: number;
   placed: boolean;
+  styled: boolean;
 }
 
 const Option = memo(function Option({
@@ -178,6 +181,7 @@ const Option = memo(function Option({
   height,
   tilt,
   placed,
+  styled,
 }: OptionProps) {
   return (
     <div
@@ -197,6 +201,12 @@ const Option = memo(function Option({
         <span
           title="Put here by hand"
           className="pointer-events-none absolute -top-px -left-px size-0 border-t-[9px] border-r-[9px] border-t-accent border-r-transparent"
+        />
+      )}
+      {styled && (
+        <span
+          title="Finished by hand"
+          className="pointer-events-none absolute -top-px -right-px size-0 border-t-[9px] border-l-[9px] border-t-accent border-l-transparent"
         />
       )}
     </div>

@@ -1,7 +1,7 @@
 import { useId } from "react";
 import type { CellPlan } from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
-import { pictureAttributes } from "../../../sheet/SheetPicture.tsx";
+import { pictureAttributes } from "../../../sheet/onPicture.ts";
 
 /** While a photo is moved in its cell: the part that is cropped, pale around the cell. */
 export function Ghost({ cell, photo }: { cell: CellPlan; photo(id: string, width: number): string }) {

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { isMovedApart, MovedPhotos } from "../../../sheet/MovedPhotos.tsx";
 import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
 import { selectCell, selectSheet, selectSheets } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
@@ -133,6 +134,11 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
     (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
     [scale],
   );
+  const moves = useAppSelector((state) => state.openJob.held?.do === "shot");
+  const apart = moves && isMovedApart(sheet);
+  const [ready, setReady] = useState(false);
+  const onReady = useCallback(() => setReady(true), []);
+  if (!apart && ready) setReady(false);
   return (
     <>
       <div
@@ -141,11 +147,21 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         onPointerDownCapture={() => !active && dispatch(sheetTurned(sheet.number))}
         onFocusCapture={() => !active && dispatch(sheetTurned(sheet.number))}
       >
+        {apart && (
+          <MovedPhotos
+            plan={sheet}
+            photo={preview}
+            scale={scale / 1000}
+            className="absolute inset-0 h-full w-full"
+            onReady={onReady}
+          />
+        )}
         <SheetPicture
           plan={sheet}
           photo={preview}
+          photosApart={apart && ready}
           softEdge={Math.round(1000 / scale / 3)}
-          className="block h-full w-full"
+          className="relative block h-full w-full"
           marksApart
           label={`Sheet ${sheet.number} of ${sheet.of}`}
         >

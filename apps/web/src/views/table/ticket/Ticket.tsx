@@ -4,6 +4,7 @@ import { kindOf, layOut, type JobEdit } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectTicketJob } from "../../../table/sheets.ts";
+import { sideTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { PANELS } from "./panels/index.ts";
 
@@ -44,17 +45,32 @@ const Control = memo(function Control({
   text: string;
   measure: boolean;
 }) {
+  const dispatch = useAppDispatch();
   const [gap, setGap] = useState(ROOM);
   const panel = PANELS[control];
   if (!panel) throw new Error(`The ticket has a control “${control}” without a panel`);
-  const { title, wide } = panel;
+  const { title } = panel;
+  if ("opensSide" in panel) {
+    return (
+      <button
+        type="button"
+        title={title}
+        aria-label={`${title}: ${text}`}
+        className={`${PART} ${measure ? "measure" : ""}`}
+        onClick={() => dispatch(sideTurned(panel.opensSide))}
+      >
+        {text}
+      </button>
+    );
+  }
+  const { wide } = panel;
   return (
     <Popover as="span">
       <PopoverButton
         onClick={(event) => setGap(roomBelow(event.currentTarget))}
         title={title}
         aria-label={`${title}: ${text}`}
-        className={`inline rounded-[3px] px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft data-open:rounded-[5px] data-open:bg-accent-soft data-open:no-underline data-open:outline-[1.5px] data-open:outline-accent ${measure ? "measure" : ""}`}
+        className={`${PART} data-open:rounded-[5px] data-open:bg-accent-soft data-open:no-underline data-open:outline-[1.5px] data-open:outline-accent ${measure ? "measure" : ""}`}
       >
         {text}
       </PopoverButton>
@@ -72,6 +88,10 @@ const Control = memo(function Control({
   );
 });
 
+/** The look of a part that can be chosen. */
+const PART =
+  "inline rounded-[3px] px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft";
+
 /** Between the ticket and an open panel, in CSS pixels. */
 const ROOM = 6;
 
@@ -86,7 +106,7 @@ function OpenPanel({ control }: { control: string }) {
   const job = useAppSelector(selectTicketJob);
   const words = useWords(job?.sheet.ppi);
   const dispatch = useAppDispatch();
-  const { Panel } = PANELS[control]!;
+  const panel = PANELS[control]!;
   const change = (next: JobEdit, gesture?: string) => void dispatch(edit(next, gesture));
-  return job && <Panel job={job} words={words} change={change} />;
+  return job && "Panel" in panel && <panel.Panel job={job} words={words} change={change} />;
 }

@@ -61,6 +61,7 @@ export function PaperLiePanel({ job, change }: PanelProps) {
     portraits: "",
     mixed: "",
     single: "As the photo does",
+    contact: "As it holds the most",
     collage: "To suit the photos",
     free: "",
   };

@@ -1,13 +1,14 @@
 import {
   LIMITS,
   NO_EDGES,
+  areEven,
   arrange,
+  evenEdges,
   right,
   bottom,
   um,
   type Edges,
   type Job,
-  type Um,
 } from "@wide-quilt/core";
 import { button } from "../../../../ui/button.ts";
 import { LengthField } from "../../../../ui/LengthField.tsx";
@@ -15,13 +16,10 @@ import type { PanelProps } from "./panel.tsx";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
 
-const areEven = (edges: Edges) => SIDES.every((side) => edges[side] === edges.top);
-
 /** Four margins, as the paper lies; uneven ones are seen, and evened in one step. */
 export function MarginsPanel({ job, words, change }: PanelProps) {
   const { margins, printer } = job.sheet;
   const set = (next: Edges, gesture?: string) => change({ do: "sheet", change: { margins: next } }, gesture);
-  const even = (length: Um): Edges => ({ top: length, right: length, bottom: length, left: length });
   const widest = um(Math.max(...SIDES.map((side) => margins[side])));
   const needed = neededBy(job);
   return (
@@ -41,7 +39,7 @@ export function MarginsPanel({ job, words, change }: PanelProps) {
       {!areEven(margins) && (
         <p className="flex items-center justify-between gap-2 rounded-md bg-look-soft px-2.5 py-1.5 text-[12.5px] text-look">
           The margins are uneven.
-          <button type="button" className={button.look} onClick={() => set(even(widest))}>
+          <button type="button" className={button.look} onClick={() => set(evenEdges(widest))}>
             Even the margins
           </button>
         </p>

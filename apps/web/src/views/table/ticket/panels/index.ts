@@ -1,16 +1,18 @@
 import { AimPanel, CutsPanel } from "./AimPanel.tsx";
 import { BorderPanel } from "./BorderPanel.tsx";
 import { CellPanel } from "./CellPanel.tsx";
+import { BreaksPanel, GridPanel, HeadAndFootPanel } from "./ContactPanels.tsx";
 import { CopiesPanel } from "./CopiesPanel.tsx";
 import { GapPanel } from "./GapPanel.tsx";
 import { LiePanel, PaperLiePanel } from "./LiePanel.tsx";
 import { MarginsPanel } from "./MarginsPanel.tsx";
 import { MarksPanel } from "./MarksPanel.tsx";
 import { OutlinePanel } from "./OutlinePanel.tsx";
-import type { TicketPanel } from "./panel.tsx";
+import type { TicketPanel, TicketSide } from "./panel.tsx";
 import { PaperPanel } from "./PaperPanel.tsx";
 import { PapersPanel } from "./PapersPanel.tsx";
 import { NamesPanel, PeoplePanel, PerPersonPanel, PersonSheetsPanel } from "./PeoplePanels.tsx";
+import { PickPanel } from "./PickPanel.tsx";
 import { PiecesPanel } from "./PiecesPanel.tsx";
 import { PlacePanel } from "./PlacePanel.tsx";
 import { PpiPanel } from "./PpiPanel.tsx";
@@ -22,7 +24,12 @@ import { TrimPanel } from "./TrimPanel.tsx";
 import { WayPanel } from "./WayPanel.tsx";
 
 /** The panels by the names that the core's tickets give their controls. */
-export const PANELS: Readonly<Record<string, TicketPanel>> = {
+export const PANELS: Readonly<Record<string, TicketPanel | TicketSide>> = {
+  finish: { title: "Finish", opensSide: "finish" },
+  pick: { title: "Which photos, and their order", Panel: PickPanel },
+  grid: { title: "How the sheet is divided", Panel: GridPanel, wide: true },
+  breaks: { title: "Sections", Panel: BreaksPanel },
+  headAndFoot: { title: "Headline and foot line", Panel: HeadAndFootPanel, wide: true },
   perPerson: { title: "How many of each person", Panel: PerPersonPanel },
   people: { title: "People", Panel: PeoplePanel, wide: true },
   rule: { title: "Document-photo rule", Panel: RulePanel, wide: true },

@@ -1,5 +1,6 @@
 import type { ComponentType } from "react";
 import type { Job, JobEdit, Kind, TicketChange, TicketOf } from "@wide-quilt/core";
+import type { Side } from "../../../../table/view.ts";
 import type { Words } from "../../../../words/words.ts";
 
 /** What every panel of the ticket is given. */
@@ -15,6 +16,12 @@ export interface TicketPanel {
   title: string;
   Panel: ComponentType<PanelProps>;
   wide?: boolean;
+}
+
+/** A part of the ticket that is set in the column beside the sheet, where it can be seen meanwhile. */
+export interface TicketSide {
+  title: string;
+  opensSide: Side;
 }
 
 /** What a panel is given that belongs to the ticket of one kind. */

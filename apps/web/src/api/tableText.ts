@@ -1,6 +1,6 @@
-import { NotReadable } from "../../api/problem.ts";
+import { NotReadable } from "./problem.ts";
 
-/** A list larger than this is none of people. */
+/** No list that was made for a job is larger than this. */
 const MOST_BYTES = 2_000_000;
 
 /**
@@ -9,7 +9,7 @@ const MOST_BYTES = 2_000_000;
  */
 export async function textOf(file: Blob): Promise<string> {
   if (file.size > MOST_BYTES) {
-    throw new NotReadable("This file is too large for a list of people. Take the table saved as CSV.");
+    throw new NotReadable("This file is too large for a list. Take the table saved as CSV.");
   }
   const bytes = new Uint8Array(await file.arrayBuffer());
   const begins = (...mark: number[]) => mark.every((byte, i) => bytes[i] === byte);

@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { textOf } from "./readList.ts";
+import { textOf } from "./tableText.ts";
 
 const file = (...bytes: number[]) => new Blob([Uint8Array.from(bytes)]);
 

@@ -1,0 +1,81 @@
+import { memo, useId } from "react";
+import { fontById, type Ink, type SetText } from "@wide-quilt/core";
+import { address } from "../api/client.ts";
+import { useFonts } from "./fonts.ts";
+import { turn } from "./shapes.ts";
+
+interface Props {
+  inks: readonly Ink[];
+  photo(id: string, width: number): string;
+  /** Turns all of it as its cell is tilted. */
+  tilt?: string;
+}
+
+/** Words and graphics, painted as the plan has them. */
+export const Inks = memo(function Inks({ inks, photo, tilt = "" }: Props) {
+  if (inks.length === 0) return null;
+  return (
+    <g transform={tilt || undefined}>
+      {inks.map((ink, i) => (
+        <One key={i} ink={ink} photo={photo} />
+      ))}
+    </g>
+  );
+});
+
+function One({ ink, photo }: { ink: Ink; photo: Props["photo"] }) {
+  const id = useId();
+  const painted =
+    ink.kind === "text" ? (
+      <Text text={ink.text} />
+    ) : (
+      <image
+        href={
+          ink.of.kind === "file"
+            ? address.graphic(ink.of.id)
+            : photo(ink.of.id, Math.max(ink.rect.width, ink.rect.height))
+        }
+        {...ink.rect}
+        preserveAspectRatio="none"
+        opacity={ink.opacity}
+        transform={turn(ink.turn, ink.rect) || undefined}
+        style={ink.blend === "multiply" ? { mixBlendMode: "multiply" } : undefined}
+      />
+    );
+  if (!ink.clip) return painted;
+  return (
+    <>
+      <clipPath id={id}>
+        <rect {...ink.clip} />
+      </clipPath>
+      <g clipPath={`url(#${id})`}>{painted}</g>
+    </>
+  );
+}
+
+const ANCHOR = { left: "start", middle: "middle", right: "end" } as const;
+
+function Text({
+  text: { lines, font, size, colour, opacity, align, box, turn: degrees },
+}: {
+  text: SetText;
+}) {
+  useFonts();
+  return (
+    <text
+      xmlSpace="preserve"
+      transform={turn(degrees, box) || undefined}
+      fontFamily={`"${fontById(font).family}"`}
+      fontSize={size}
+      textAnchor={ANCHOR[align]}
+      fill={colour}
+      fillOpacity={opacity}
+    >
+      {lines.map(({ text, x, y }, i) => (
+        <tspan key={i} x={x} y={y}>
+          {text}
+        </tspan>
+      ))}
+    </text>
+  );
+}

@@ -1,0 +1,165 @@
+import { ArrowLeft, ChevronRight, Hand, Undo2 } from "lucide-react";
+import type { ComponentType } from "react";
+import type { StylePart } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { selectChosen, selectJob } from "../../../table/sheets.ts";
+import { finishing, type FinishPart } from "../../../table/view.ts";
+import { button } from "../../../ui/button.ts";
+import { Segments } from "../../../ui/Segments.tsx";
+import { BorderEditor } from "./BorderEditor.tsx";
+import { GraphicsEditor } from "./GraphicsEditor.tsx";
+import { GroundEditor } from "./GroundEditor.tsx";
+import { LookEditor } from "./LookEditor.tsx";
+import { MatEditor } from "./MatEditor.tsx";
+import { StyleEditor } from "./StyleEditor.tsx";
+import { summaryOf } from "./summaries.ts";
+import { TextsEditor } from "./TextsEditor.tsx";
+import { useFinish, type Finish } from "./useFinish.ts";
+import { WordsEditor } from "./WordsEditor.tsx";
+
+export interface EditorProps {
+  finish: Finish;
+}
+
+interface Part {
+  title: string;
+  Editor: ComponentType<EditorProps>;
+  /** The part of a style that it is, where single cells can have their own. */
+  style?: StylePart;
+}
+
+const PARTS: Record<FinishPart, Part> = {
+  style: { title: "Style", Editor: StyleEditor },
+  border: { title: "Border", Editor: BorderEditor, style: "border" },
+  mat: { title: "Mat", Editor: MatEditor, style: "mat" },
+  caption: { title: "Words", Editor: WordsEditor, style: "caption" },
+  look: { title: "Look", Editor: LookEditor, style: "look" },
+  ground: { title: "Sheet colour", Editor: GroundEditor },
+  graphics: { title: "Graphics", Editor: GraphicsEditor },
+  texts: { title: "Words on the sheet", Editor: TextsEditor },
+};
+
+const OF_CELLS: readonly FinishPart[] = ["border", "mat", "caption", "look"];
+const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "texts"];
+
+/** What cells and sheets are finished with: a short list, each part with an editor of its own. */
+export default function FinishPane() {
+  const finish = useFinish();
+  const part = useAppSelector((state) => state.view.finishes.part);
+  if (!finish) return null;
+  return part === null ? <Parts finish={finish} /> : <Open part={part} finish={finish} />;
+}
+
+function Parts({ finish }: EditorProps) {
+  return (
+    <section aria-label="Finish" className="mb-4 flex flex-col gap-3 border-b border-line pb-4">
+      <Scope finish={finish} />
+      {finish.scope === "all" && <Row part="style" finish={finish} />}
+      <ul className="flex flex-col gap-1">
+        {OF_CELLS.map((part) => (
+          <li key={part}>
+            <Row part={part} finish={finish} />
+          </li>
+        ))}
+      </ul>
+      {finish.scope === "all" && (
+        <>
+          <h3 className="text-[12px] text-ink-3">The sheet</h3>
+          <ul className="-mt-2 flex flex-col gap-1">
+            {OF_SHEETS.map((part) => (
+              <li key={part}>
+                <Row part={part} finish={finish} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** For whom the finish is set. */
+function Scope({ finish: { scope } }: EditorProps) {
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector(selectChosen);
+  const [first] = chosen;
+  if (!first) {
+    return (
+      <p className="text-[12.5px] text-ink-2">
+        For all cells. Choose one on the sheet to finish it by itself.
+      </p>
+    );
+  }
+  return (
+    <Segments
+      label="For which cells"
+      value={scope}
+      onChange={(next) => dispatch(finishing({ scope: next }))}
+      choices={[
+        { value: "all", text: "All cells" },
+        {
+          value: "chosen",
+          text: chosen.length === 1 ? `Cell ${first.number} alone` : `${chosen.length} cells alone`,
+        },
+      ]}
+    />
+  );
+}
+
+function Row({ part, finish }: EditorProps & { part: FinishPart }) {
+  const dispatch = useAppDispatch();
+  const job = useAppSelector(selectJob);
+  const { title, style } = PARTS[part];
+  const byHand = style !== undefined && finish.byHand.includes(style);
+  return (
+    <button
+      type="button"
+      className="flex w-full items-center gap-2 rounded-md border border-line bg-white px-2.5 py-1.5 text-left hover:border-edge"
+      onClick={() => dispatch(finishing({ part }))}
+    >
+      <span className="shrink-0 text-[13px] font-semibold">{title}</span>
+      <span className="min-w-0 grow truncate text-right text-[12.5px] text-ink-2">
+        {job && summaryOf(part, job, finish.style, finish.words)}
+      </span>
+      {byHand && (
+        <span className="flex items-center gap-1 text-[11.5px] text-accent">
+          <Hand size={12} aria-hidden /> by hand
+        </span>
+      )}
+      <ChevronRight size={15} aria-hidden className="shrink-0 text-ink-3" />
+    </button>
+  );
+}
+
+function Open({ part, finish }: EditorProps & { part: FinishPart }) {
+  const dispatch = useAppDispatch();
+  const { title, Editor, style } = PARTS[part];
+  const byHand = style !== undefined && finish.byHand.includes(style);
+  return (
+    <section aria-label={title} className="mb-4 flex flex-col gap-3 border-b border-line pb-4">
+      <div className="flex items-center gap-1">
+        <button
+          type="button"
+          aria-label="Back to the finish"
+          title="Back to the finish"
+          className="-ml-1 rounded p-1 text-ink-2 hover:bg-chrome"
+          onClick={() => dispatch(finishing({ part: null }))}
+        >
+          <ArrowLeft size={16} aria-hidden />
+        </button>
+        <h2 className="text-[13px] font-semibold">{title}</h2>
+      </div>
+      {style !== undefined && <Scope finish={finish} />}
+      <Editor finish={finish} />
+      {byHand && (
+        <button
+          type="button"
+          className={`${button.quiet} -ml-3 self-start`}
+          onClick={() => finish.giveBack([style])}
+        >
+          <Undo2 size={14} aria-hidden /> As all cells
+        </button>
+      )}
+    </section>
+  );
+}

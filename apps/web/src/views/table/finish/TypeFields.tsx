@@ -1,0 +1,70 @@
+import { FONTS, fontById, LIMITS, type FontId, type Type } from "@wide-quilt/core";
+import { useFonts } from "../../../sheet/fonts.ts";
+import { LengthField } from "../../../ui/LengthField.tsx";
+import { Segments } from "../../../ui/Segments.tsx";
+import type { Words } from "../../../words/words.ts";
+import { ColourField } from "./ColourField.tsx";
+
+interface Props {
+  type: Type;
+  words: Words;
+  onChange(change: Partial<Type>, gesture?: string): void;
+}
+
+/** How words are set: font, size, the least it may shrink to, colour and alignment. */
+export function TypeFields({ type, words, onChange }: Props) {
+  return (
+    <>
+      <FontSelect value={type.font} onChange={(font) => onChange({ font })} />
+      <div className="grid grid-cols-3 items-end gap-2">
+        <LengthField
+          label="Size"
+          value={type.size}
+          range={LIMITS.letter}
+          words={words}
+          onChange={(size, g) => onChange({ size, least: size < type.least ? size : type.least }, g)}
+        />
+        <LengthField
+          label="At least"
+          value={type.least}
+          range={LIMITS.letter}
+          words={words}
+          onChange={(least, g) => onChange({ least, size: least > type.size ? least : type.size }, g)}
+        />
+        <ColourField label="Colour" value={type.colour} onChange={(colour, g) => onChange({ colour }, g)} />
+      </div>
+      <Segments
+        label="Alignment"
+        value={type.align}
+        onChange={(align) => onChange({ align })}
+        choices={[
+          { value: "left", text: "Left" },
+          { value: "middle", text: "Middle" },
+          { value: "right", text: "Right" },
+        ]}
+      />
+    </>
+  );
+}
+
+/** The fonts that ship, each shown in itself. */
+export function FontSelect({ value, onChange }: { value: FontId; onChange(font: FontId): void }) {
+  useFonts();
+  return (
+    <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
+      Font
+      <select
+        className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-[15px] text-ink"
+        style={{ fontFamily: `"${fontById(value).family}"` }}
+        value={value}
+        onChange={({ target }) => onChange(target.value as FontId)}
+      >
+        {FONTS.map(({ id, family, about }) => (
+          <option key={id} value={id} style={{ fontFamily: `"${family}"` }}>
+            {family}: {about}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

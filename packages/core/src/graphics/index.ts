@@ -1,0 +1,3 @@
+export type { Ink, PictureInk, TextInk } from "./ink.ts";
+export { coverWith, placeIn, type Ground } from "./place.ts";
+export { ANCHORS, type Anchor, type Graphic, type GraphicRole, type GraphicSource } from "./schema.ts";

@@ -1,0 +1,29 @@
+import { mm } from "../../length/index.ts";
+import { KEPT_WITH_PROGRAM } from "../../style/index.ts";
+import { kind } from "../kind.ts";
+import { layOutContact } from "./layout.ts";
+import { sayContact } from "./say.ts";
+
+export const contact = kind({
+  name: "contact",
+  title: "Contact sheet",
+  about: "Many photos small and whole, with their numbers and exposure data, to choose and to order from.",
+  paper: { id: "a4", letter: "letter" },
+  marks: "none",
+  margins: mm(10),
+  wears: KEPT_WITH_PROGRAM.find(({ name }) => name === "Exposure data")!.style,
+  fresh: ({ gap }) => ({
+    kind: "contact",
+    by: "grid",
+    columns: 5,
+    rows: 6,
+    size: { width: mm(45), height: mm(30) },
+    gap,
+    breaks: "none",
+    head: "[job]",
+    foot: "Sheet [sheet] of [sheets]",
+  }),
+  layOut: layOutContact,
+  say: sayContact,
+  followsStash: () => true,
+});

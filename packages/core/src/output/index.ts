@@ -1,0 +1,1 @@
+export { outputFiles, type OutputFile, type OutputNaming } from "./files.ts";

@@ -1,0 +1,69 @@
+import type { Rect, Size } from "../geometry/index.ts";
+import { coverWith, placeIn, type Graphic, type Ink } from "../graphics/index.ts";
+import type { Job } from "../job/index.ts";
+import type { LaidWords } from "../kinds/index.ts";
+import { um } from "../length/index.ts";
+import { fill, setWords, type FieldSource } from "../words/index.ts";
+
+type Proportions = (photo: string) => number | null;
+
+const byRole = ({ graphics }: Pick<Job, "graphics">, role: Graphic["role"]): Graphic[] =>
+  Object.values(graphics).filter((graphic) => graphic.role === role);
+
+/** The graphics of a job by what they are used for. */
+export const graphicsByRole = (job: Pick<Job, "graphics">) => ({
+  overlays: byRole(job, "overlay"),
+  watermarks: byRole(job, "watermark"),
+  stamps: byRole(job, "stamp"),
+  backings: byRole(job, "backing"),
+});
+
+const isOn = (sheet: string, on: string | null): boolean => on === null || on === sheet;
+
+const wholePaper = ({ width, height }: Size): Rect => ({ x: um(0), y: um(0), width, height });
+
+/** Artwork behind all cells of a sheet. */
+export function backingInk(
+  sheet: string,
+  paper: Size,
+  backings: readonly Graphic[],
+  proportions: Proportions,
+): Ink[] {
+  const box = wholePaper(paper);
+  return backings
+    .filter((graphic) => isOn(sheet, graphic.sheet))
+    .flatMap((graphic) => coverWith(graphic, { box, turn: 0, clip: box }, proportions));
+}
+
+/** Words and stamps over all cells of a sheet. `trim` is the finished sheet, which stamps keep away from the edges of. */
+export function sheetInk(
+  sheet: string,
+  { paper, trim }: { paper: Size; trim: Rect },
+  { texts }: Pick<Job, "texts">,
+  laid: readonly LaidWords[],
+  stamps: readonly Graphic[],
+  source: FieldSource,
+  proportions: Proportions,
+): Ink[] {
+  const words = [
+    ...laid.map(({ text, type, box }) => ({ text, type, box, turn: 0, most: 2 })),
+    ...Object.values(texts)
+      .filter((text) => isOn(sheet, text.sheet))
+      .map(({ text, type, x, y, width, height, turn }) => ({
+        text,
+        type,
+        box: { x, y, width, height },
+        turn,
+        most: 200,
+      })),
+  ].flatMap(({ text, type, box, turn, most }): Ink[] => {
+    const set = setWords(fill(text, source), { box, type, most, stand: "middle", turn });
+    return set ? [{ kind: "text", text: set, clip: null }] : [];
+  });
+  const stamped = stamps
+    .filter((graphic) => isOn(sheet, graphic.sheet))
+    .flatMap((graphic) =>
+      placeIn(graphic, { box: trim, turn: 0, clip: wholePaper(paper) }, source, proportions),
+    );
+  return [...words, ...stamped];
+}

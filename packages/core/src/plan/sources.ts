@@ -1,0 +1,45 @@
+import type { Job, PhotoId, PhotoRef } from "../job/index.ts";
+import { pickedPhotos } from "../stash/index.ts";
+import { baseName, type FieldSource } from "../words/index.ts";
+import type { Photos } from "./types.ts";
+
+/** What the words of a job's cells and sheets are taken from. */
+export function fieldSources(job: Job, photos: Photos) {
+  // Both only when words ask for them: going through thousands of photos is not for every step of a drag.
+  let refs: Map<PhotoId, PhotoRef> | null = null;
+  let frames: Map<PhotoId, number> | null = null;
+  const refOf = (photo: PhotoId) => {
+    refs ??= new Map(job.stash.map((ref) => [ref.id, ref]));
+    return refs.get(photo);
+  };
+  const frameOf = (photo: PhotoId) => {
+    frames ??= new Map(pickedPhotos(job, photos).map(({ photo: { id } }, i) => [id, i + 1]));
+    return frames.get(photo);
+  };
+  const sheetOnly = (sheet: number, sheets: number): FieldSource => ({
+    file: null,
+    own: {},
+    job: job.name,
+    sheet,
+    sheets,
+  });
+  const ofPhoto = (photo: PhotoId | null, sheet: number, sheets: number, frame?: number): FieldSource => {
+    const ref = photo === null ? undefined : refOf(photo);
+    const base = sheetOnly(sheet, sheets);
+    if (photo === null || !ref) return base;
+    return {
+      ...base,
+      file: ref.name,
+      title: photos[photo]?.title ?? baseName(ref.name),
+      folder: ref.folder,
+      stars: ref.stars,
+      tags: ref.tags,
+      exposure: photos[photo]?.exposure,
+      get frame() {
+        return frame ?? frameOf(photo);
+      },
+      own: job.list[photo] ?? {},
+    };
+  };
+  return { sheetOnly, ofPhoto };
+}

@@ -1,0 +1,2 @@
+/** The package has types for its plain build alone. */
+declare module "libheif-js/wasm-bundle";

@@ -1,0 +1,181 @@
+import { readFile } from "node:fs/promises";
+import { Resvg } from "@resvg/resvg-js";
+import {
+  onItsSideAbout,
+  pixelBox,
+  toPx,
+  turnedAbout,
+  type FontId,
+  type Ink,
+  type PictureInk,
+  type PixelBox,
+  type TextInk,
+} from "@wide-quilt/core";
+import { FONT_FILES } from "../fonts.ts";
+import { sizedGraphic } from "../graphic/size.ts";
+import { openUpright } from "../photo/open.ts";
+import type { PhotoFiles } from "../photo/files.ts";
+import { clipped, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
+import { blendOnto, type Overlay, type SheetPixels } from "./canvas.ts";
+
+/** Ink and the cell that it is tilted with; null for ink of the sheet. */
+export interface Laid {
+  ink: Ink;
+  cell: TiltedWith;
+}
+
+/** Pixels of words that are painted at once: a sheet of any size takes no more memory for them. */
+const STRIP = 8_000_000;
+
+/** Paints ink over the sheet in its order; words that follow each other are painted together. */
+export async function paintInk(
+  sheet: SheetPixels,
+  laid: readonly Laid[],
+  ppi: number,
+  files: PhotoFiles,
+): Promise<void> {
+  let words: LaidText[] = [];
+  const flush = () => {
+    paintTexts(sheet, words, ppi);
+    words = [];
+  };
+  for (const { ink, cell } of laid) {
+    if (ink.kind === "text") words.push({ ink, cell });
+    else {
+      flush();
+      await paintPicture(sheet, ink, cell, ppi, files);
+    }
+  }
+  flush();
+}
+
+interface LaidText {
+  ink: TextInk;
+  cell: Laid["cell"];
+}
+
+/** Lengths in pixels; what cuts words off has whole ones. */
+const pixelScale = (ppi: number): Scale => ({
+  at: (um) => toPx(um, ppi),
+  edge: (um) => Math.round(toPx(um, ppi)),
+});
+
+/** The upper and lower end of what a box covers once it is turned, in pixels of the sheet. */
+function reach({ ink: { text }, cell }: LaidText, ppi: number): [number, number] {
+  const { x, y, width, height } = text.box;
+  const ys = [0, 1].flatMap((i) =>
+    [0, 1].map((j) => {
+      const turned = turnedAbout(text.box, text.turn, { x: x + i * width, y: y + j * height });
+      return cell ? turnedAbout(cell.finished, cell.angle, turned).y : turned.y;
+    }),
+  );
+  // Letters reach a little over their box.
+  const over = toPx(text.size, ppi);
+  return [toPx(Math.min(...ys), ppi) - over, toPx(Math.max(...ys), ppi) + over];
+}
+
+/** Rows of the sheet that words reach into, and those words. */
+interface Strip {
+  top: number;
+  bottom: number;
+  texts: LaidText[];
+}
+
+function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number): void {
+  const scale = pixelScale(ppi);
+  const most = Math.max(1, Math.floor(STRIP / sheet.width));
+  for (const { top: first, bottom, texts: here } of strips(sheet, texts, ppi)) {
+    for (let top = first; top < bottom; top += most) {
+      const height = Math.min(most, bottom - top);
+      const marks = here.map(({ ink, cell }, i) => textMark(ink, cell, scale, `c${i}`)).join("");
+      const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;
+      blendOnto(sheet, rendered(svg, [...new Set(here.map(({ ink }) => ink.text.font))], { left: 0, top }));
+    }
+  }
+}
+
+/** The strips of a sheet in which there are words: a row of captions is one, and the photos between are left alone. */
+function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number): Strip[] {
+  const found: Strip[] = [];
+  const reaching = texts
+    .map((text) => ({ text, reaches: reach(text, ppi) }))
+    .sort((a, b) => a.reaches[0] - b.reaches[0]);
+  for (const { text, reaches } of reaching) {
+    const top = Math.max(0, Math.floor(reaches[0]));
+    const bottom = Math.min(height, Math.ceil(reaches[1]));
+    if (bottom <= top) continue;
+    const last = found.at(-1);
+    if (last && top < last.bottom) {
+      last.bottom = Math.max(last.bottom, bottom);
+      last.texts.push(text);
+    } else found.push({ top, bottom, texts: [text] });
+  }
+  return found;
+}
+
+function rendered(svg: string, fonts: readonly FontId[], at: { left: number; top: number }): Overlay {
+  const image = new Resvg(svg, {
+    font: { fontFiles: fonts.map((font) => FONT_FILES[font]()), loadSystemFonts: false },
+  }).render();
+  return { data: straightAlpha(image.pixels), width: image.width, height: image.height, ...at };
+}
+
+/** Colours that were multiplied by their alpha, divided by it again. */
+function straightAlpha(pixels: Buffer): Buffer {
+  for (let i = 0; i < pixels.length; i += 4) {
+    const alpha = pixels[i + 3]!;
+    if (alpha === 0 || alpha === 255) continue;
+    for (let c = 0; c < 3; c++) pixels[i + c] = Math.min(255, Math.round((pixels[i + c]! * 255) / alpha));
+  }
+  return pixels;
+}
+
+async function paintPicture(
+  sheet: SheetPixels,
+  ink: PictureInk,
+  cell: Laid["cell"],
+  ppi: number,
+  files: PhotoFiles,
+): Promise<void> {
+  const { opacity, blend, clip, rect, turn } = ink;
+  const degrees = (((turn + (cell?.angle ?? 0)) % 360) + 360) % 360;
+  const how = { opacity, blend };
+  if (degrees % 90 === 0 && (cell?.angle ?? 0) === 0) {
+    const box = pixelBox(degrees % 180 === 0 ? rect : onItsSideAbout(rect), ppi);
+    if (box.width === 0 || box.height === 0) return;
+    const data = await pictureAt(files(ink.of.id), ink.of.kind, box, degrees);
+    blendOnto(sheet, { data, ...box }, { ...how, clip: clip ? pixelBox(clip, ppi) : null });
+    return;
+  }
+  const upright = pixelBox(rect, ppi);
+  const png = await pngAt(files(ink.of.id), ink.of.kind, upright);
+  const side = Math.ceil(Math.hypot(upright.width, upright.height)) + 2;
+  const middle = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
+  const at = cell ? turnedAbout(cell.finished, cell.angle, middle) : middle;
+  const [left, top] = [Math.floor(toPx(at.x, ppi) - side / 2), Math.floor(toPx(at.y, ppi) - side / 2)];
+  const { x, y, width, height } = rect;
+  const image = `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none" transform="${transformOf(rect, turn, cell, pixelScale(ppi))}" xlink:href="data:image/png;base64,${png.toString("base64")}"/>`;
+  const seen = clip ? clipped(image, clip, cell, pixelScale(ppi), "c") : image;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" viewBox="${left} ${top} ${side} ${side}">${seen}</svg>`;
+  blendOnto(sheet, rendered(svg, [], { left, top }), how);
+}
+
+/** A graphic or a photo as RGBA pixels of a box's size, turned by quarters. */
+function pictureAt(
+  path: string,
+  kind: PictureInk["of"]["kind"],
+  box: PixelBox,
+  degrees: number,
+): Promise<Buffer> {
+  const size = degrees % 180 === 0 ? [box.width, box.height] : [box.height, box.width];
+  return sized(path, kind, size as [number, number]).then((image) => image.rotate(degrees).raw().toBuffer());
+}
+
+const pngAt = async (path: string, kind: PictureInk["of"]["kind"], box: PixelBox): Promise<Buffer> =>
+  (await sized(path, kind, [Math.max(1, box.width), Math.max(1, box.height)])).png().toBuffer();
+
+/** A photo or a graphic at a size in pixels, with its alpha. */
+async function sized(path: string, kind: PictureInk["of"]["kind"], [width, height]: [number, number]) {
+  if (kind === "photo") return openUpright(path).resize(width, height, { fit: "fill" }).ensureAlpha();
+  return sizedGraphic(await readFile(path), { width, height });
+}

@@ -1,0 +1,44 @@
+import { fontById, type CellPlan, type Rect, type SetText, type TextInk } from "@wide-quilt/core";
+
+/** The cell that something is tilted with; null for what belongs to the sheet. */
+export type TiltedWith = Pick<CellPlan, "finished" | "angle"> | null;
+
+/** How lengths of the sheet are written: as they are, or in pixels. */
+export interface Scale {
+  at(um: number): number;
+  /** An edge that things are cut off at: pixels have only whole ones. */
+  edge(um: number): number;
+}
+
+const ANCHOR = { left: "start", middle: "middle", right: "end" } as const;
+
+export const escaped = (text: string): string =>
+  text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign]!);
+
+/** The transform that lays what stands upright in `rect` where it belongs. */
+export function transformOf(rect: Rect, turn: number, cell: TiltedWith, { at }: Scale): string {
+  const about = (degrees: number, { x, y, width, height }: Rect) =>
+    degrees === 0 ? "" : `rotate(${degrees} ${at(x + width / 2)} ${at(y + height / 2)})`;
+  return `${cell ? about(cell.angle, cell.finished) : ""}${about(turn, rect)}`;
+}
+
+/** Words as an SVG element, every line where the plan has it. `id` is for what cuts them off. */
+export function textMark({ text, clip }: TextInk, cell: TiltedWith, scale: Scale, id: string): string {
+  const { at } = scale;
+  const lines = text.lines
+    .map(({ text: line, x, y }) => `<tspan x="${at(x)}" y="${at(y)}">${escaped(line)}</tspan>`)
+    .join("");
+  const words = `<text xml:space="preserve" transform="${transformOf(text.box, text.turn, cell, scale)}" ${styleOf(text, scale)}>${lines}</text>`;
+  return clip ? clipped(words, clip, cell, scale, id) : words;
+}
+
+const styleOf = ({ font, size, colour, opacity, align }: SetText, { at }: Scale): string =>
+  `font-family="${fontById(font).family}" font-size="${at(size)}" text-anchor="${ANCHOR[align]}" fill="${colour}" fill-opacity="${opacity}"`;
+
+/** Only what of some marks lies inside a rectangle, which is tilted with its cell. */
+export function clipped(marks: string, clip: Rect, cell: TiltedWith, scale: Scale, id: string): string {
+  const { edge } = scale;
+  const [left, top] = [edge(clip.x), edge(clip.y)];
+  const [width, height] = [edge(clip.x + clip.width) - left, edge(clip.y + clip.height) - top];
+  return `<clipPath id="${id}"><rect x="${left}" y="${top}" width="${width}" height="${height}" transform="${transformOf(clip, 0, cell, scale)}"/></clipPath><g clip-path="url(#${id})">${marks}</g>`;
+}

@@ -1,0 +1,172 @@
+import { readFile, writeFile } from "node:fs/promises";
+import subsetFont from "subset-font";
+import {
+  fontById,
+  layers,
+  rectPath,
+  type CellPlan,
+  type FontId,
+  type Ink,
+  type PictureInk,
+  type SheetPlan,
+} from "@wide-quilt/core";
+import { FONT_FILES } from "../fonts.ts";
+import { isDrawn } from "../graphic/size.ts";
+import { placing } from "../pdf/matrix.ts";
+import { embedPhoto } from "../pdf/photo.ts";
+import type { PhotoFiles } from "../photo/files.ts";
+import { openUpright } from "../photo/open.ts";
+import { goOn, type Watch } from "../progress.ts";
+import { clipped, escaped, textMark, transformOf, type Scale, type TiltedWith } from "./marks.ts";
+
+/** Micrometres as they are: the view box is the paper in µm. */
+const UM: Scale = { at: (um) => um, edge: (um) => um };
+
+/**
+ * Paints one sheet to an SVG file of the paper's size in millimetres: photos at their full resolution, words as text with
+ * the letters they need embedded, borders, outlines and marks as shapes. Nothing in it points outside the file.
+ *
+ * Throws Cancelled, and what reading throws when a photo's file is gone or damaged.
+ */
+export async function paintSvg(
+  sheet: SheetPlan,
+  files: PhotoFiles,
+  path: string,
+  title: string,
+  watch: Watch = {},
+): Promise<void> {
+  const { width, height } = sheet.paper;
+  const pictures = new SvgPictures(files);
+  const marks: string[] = [];
+  for (const ink of sheet.backing) marks.push(await pictures.ink(ink, null));
+  let done = 0;
+  for (const layer of layers(sheet)) {
+    for (const cell of layer) {
+      await goOn(watch);
+      marks.push(await cellMarks(cell, pictures));
+      watch.progress?.({ what: "cells", done: ++done, of: sheet.cells.length });
+    }
+    for (const cell of layer) marks.push(outlineMark(cell));
+    for (const cell of layer) for (const ink of cell.over) marks.push(await pictures.ink(ink, cell));
+  }
+  for (const ink of sheet.over) marks.push(await pictures.ink(ink, null));
+  for (const { x1, y1, x2, y2, width: line, colour } of sheet.marks)
+    marks.push(`<path d="M${x1} ${y1}L${x2} ${y2}" stroke="${colour}" stroke-width="${line}"/>`);
+  const fonts = await fontFaces(sheet);
+  await writeFile(
+    path,
+    [
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${width / 1000}mm" height="${height / 1000}mm" viewBox="0 0 ${width} ${height}">`,
+      `<title>${escaped(title)}</title>`,
+      `<defs>${fonts === "" ? "" : `<style>${fonts}</style>`}${pictures.defs.join("")}${groundDef(sheet)}</defs>`,
+      `<rect width="${width}" height="${height}" fill="${groundFill(sheet)}"/>`,
+      ...marks.filter((mark) => mark !== ""),
+      "</svg>",
+      "",
+    ].join("\n"),
+  );
+}
+
+const groundFill = ({ ground }: SheetPlan): string =>
+  ground === null ? "#ffffff" : ground.kind === "flat" ? ground.colour : "url(#ground)";
+
+const groundDef = ({ ground }: SheetPlan): string =>
+  ground?.kind === "gradient"
+    ? `<linearGradient id="ground" x2="0" y2="1"><stop stop-color="${ground.top}"/><stop offset="1" stop-color="${ground.bottom}"/></linearGradient>`
+    : "";
+
+async function cellMarks(cell: CellPlan, pictures: SvgPictures): Promise<string> {
+  const { picture, paints, image, cover, corner, opening, bands } = cell;
+  const photo = picture && paints !== null ? await pictures.photo(cell) : "";
+  const window = corner > 0 ? rectPath(opening, corner) : rectPath(image);
+  const id = pictures.id();
+  const level = picture && picture.level !== 0 ? transformOf(cover, picture.level, null, UM) : "";
+  const shown =
+    photo === ""
+      ? ""
+      : `<clipPath id="${id}"><path d="${window}"/></clipPath><g clip-path="url(#${id})"><g transform="${level}">${photo}</g></g>`;
+  const frames = bands.map(
+    ({ outer, inner, outerCorner, innerCorner, colour }) =>
+      `<path fill="${colour}" fill-rule="evenodd" d="${rectPath(outer, outerCorner)}${rectPath(inner, innerCorner)}"/>`,
+  );
+  return `<g transform="${transformOf(cell.finished, 0, cell, UM)}">${shown}${frames.join("")}</g>`;
+}
+
+function outlineMark(cell: CellPlan): string {
+  const { outline, finished } = cell;
+  if (!outline) return "";
+  return `<path d="${rectPath(finished)}" fill="none" stroke="${outline.colour}" stroke-width="${outline.width}" transform="${transformOf(finished, 0, cell, UM)}"/>`;
+}
+
+/** The letters that a sheet needs of each font, embedded. */
+async function fontFaces({ cells, over, backing }: SheetPlan): Promise<string> {
+  const letters = new Map<FontId, string>();
+  for (const ink of [...backing, ...cells.flatMap((cell) => cell.over), ...over]) {
+    if (ink.kind !== "text") continue;
+    const { font, lines } = ink.text;
+    letters.set(font, (letters.get(font) ?? "") + lines.map(({ text }) => text).join(""));
+  }
+  const faces = [...letters].map(async ([font, text]) => {
+    const subset = await subsetFont(await readFile(FONT_FILES[font]()), text, { targetFormat: "woff2" });
+    return `@font-face{font-family:"${fontById(font).family}";src:url(data:font/woff2;base64,${subset.toString("base64")})}`;
+  });
+  return (await Promise.all(faces)).join("");
+}
+
+/** The file's pictures: each stored once, as a unit square, however often it is placed. */
+class SvgPictures {
+  readonly defs: string[] = [];
+  private readonly known = new Map<string, string>();
+  private ids = 0;
+
+  constructor(private readonly files: PhotoFiles) {}
+
+  id(): string {
+    return `c${++this.ids}`;
+  }
+
+  /** A cell's photo, laid where it lies. */
+  async photo({ paints, picture, look }: CellPlan): Promise<string> {
+    const name = await this.store(JSON.stringify([paints, look]), async () => {
+      const path = this.files(paints!);
+      const { jpeg, orientation } = await embedPhoto(path, look);
+      // Not every reader of SVG minds the flag that turns a photo, so it is turned here.
+      return orientation === 1
+        ? ["image/jpeg", jpeg]
+        : [
+            "image/jpeg",
+            await openUpright(path).jpeg({ quality: 95, chromaSubsampling: "4:4:4" }).toBuffer(),
+          ];
+    });
+    return `<use href="#${name}" transform="matrix(${placing(1, picture!.turn, picture!.placed).join(" ")})"/>`;
+  }
+
+  async ink(ink: Ink, cell: TiltedWith): Promise<string> {
+    if (ink.kind === "text") return textMark(ink, cell, UM, this.id());
+    const { rect, turn, opacity, blend, clip } = ink;
+    const name = await this.store(`${ink.of.kind} ${ink.of.id}`, () => this.graphic(ink.of));
+    const style = blend === "multiply" ? ' style="mix-blend-mode:multiply"' : "";
+    const placed = `<g transform="${transformOf(rect, turn, cell, UM)}"><use href="#${name}" opacity="${opacity}" transform="matrix(${rect.width} 0 0 ${rect.height} ${rect.x} ${rect.y})"/></g>`;
+    const marks = clip ? clipped(placed, clip, cell, UM, this.id()) : placed;
+    return style === "" ? marks : `<g${style}>${marks}</g>`;
+  }
+
+  private async graphic({ kind, id }: PictureInk["of"]): Promise<[type: string, data: Buffer]> {
+    const path = this.files(id);
+    if (kind === "photo") return ["image/jpeg", await openUpright(path).jpeg({ quality: 95 }).toBuffer()];
+    const file = await readFile(path);
+    return [isDrawn(file) ? "image/svg+xml" : "image/png", file];
+  }
+
+  private async store(key: string, read: () => Promise<[type: string, data: Buffer]>): Promise<string> {
+    const before = this.known.get(key);
+    if (before !== undefined) return before;
+    const name = `p${this.known.size + 1}`;
+    this.known.set(key, name);
+    const [type, data] = await read();
+    this.defs.push(
+      `<image id="${name}" width="1" height="1" preserveAspectRatio="none" href="data:${type};base64,${data.toString("base64")}"/>`,
+    );
+    return name;
+  }
+}
