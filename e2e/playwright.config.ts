@@ -7,7 +7,7 @@ export default defineConfig({
   // Two at a time, each with a server of its own: the machine that lands this has two processors, and is slow at times.
   workers: 2,
   fullyParallel: true,
-  timeout: 180_000,
+  timeout: 300_000,
   expect: { timeout: 30_000 },
   reporter: [["list"]],
   use: {

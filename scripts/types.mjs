@@ -7,6 +7,7 @@ import { ROOT } from "./house.mjs";
 const projects = [
   "packages/core/tsconfig.json",
   "packages/core/tsconfig.test.json",
+  "packages/colour/tsconfig.json",
   "packages/painters/tsconfig.json",
   "apps/server/tsconfig.json",
   "apps/web/tsconfig.json",

@@ -89,7 +89,6 @@ test("nine photos that fill a sheet with nothing cropped, and one of them larger
   folder,
   server,
 }) => {
-  test.setTimeout(300_000);
   const sizes = [
     [900, 600],
     [600, 900],
@@ -176,7 +175,6 @@ test("a pair of equal strips by shot numbers", async ({ table: page, folder, ser
 });
 
 test("two dozen photos, one a sheet, all with an even border", async ({ table: page, folder, server }) => {
-  test.setTimeout(300_000);
   const photos = await Promise.all(
     Array.from({ length: 24 }, (_, i) =>
       flatPhoto(

@@ -16,7 +16,6 @@ import {
 } from "./test.ts";
 
 test("from photo files to paper that can be cut", async ({ table: page, folder, server }) => {
-  test.setTimeout(300_000);
   const first = await cameraPhoto(folder, "MS-101.jpg");
   const files = [
     first,

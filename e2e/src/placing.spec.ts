@@ -11,7 +11,6 @@ test("cells are drawn, typed, caught, aligned and copied by hand; undo goes thro
   folder,
   server,
 }) => {
-  test.setTimeout(300_000);
   await startJob(page, /^Free/, await flatPhoto(folder, "MS-601.jpg", "#3246c8"));
   const sheet = page.getByRole("listbox");
   const box = (await sheet.boundingBox())!;

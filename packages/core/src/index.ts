@@ -6,6 +6,7 @@ export * from "./length/index.ts";
 export * from "./geometry/index.ts";
 export * from "./paper/index.ts";
 export * from "./printer/index.ts";
+export * from "./press/index.ts";
 export * from "./job/index.ts";
 export * from "./fit/index.ts";
 export * from "./pack/index.ts";

@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { NO_EDGES } from "../geometry/index.ts";
 import { applyEdit } from "../edit/index.ts";
-import { printerOfJob, type Job } from "../job/index.ts";
+import type { Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { mm } from "../length/index.ts";
 import type { CaptionStyle } from "../words/index.ts";
-import { PRINTERS } from "../printer/index.ts";
+import { PRINTERS, printerOfJob } from "../printer/index.ts";
 import { check, toCheck } from "./index.ts";
 
 const photos = {

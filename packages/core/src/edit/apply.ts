@@ -1,4 +1,5 @@
 import type { Job } from "../job/index.ts";
+import { printerOfJob, type Printer } from "../printer/index.ts";
 import { kindNamed, type Kind } from "../kinds/index.ts";
 import { styleOfAll } from "../style/index.ts";
 import {
@@ -31,8 +32,12 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return become(job, edit.kind);
     case "sheet":
       return { ...job, sheet: { ...job.sheet, ...edit.change } };
+    case "printer":
+      return madeBy(job, edit.printer);
     case "finish":
       return { ...job, finish: { ...job.finish, ...edit.change } };
+    case "press":
+      return { ...job, press: { ...job.press, ...edit.change } };
     case "style":
       return styleAll(job, edit.change);
     case "style cells":
@@ -100,6 +105,17 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
     case "order sheets":
       return orderSheets(job, edit.sheets);
   }
+}
+
+/** A job for another printer; what the printer says nothing of stays. */
+function madeBy(job: Job, printer: Printer): Job {
+  const { ppi, enlarged, bleed, colour, medium } = printer;
+  const sheet = { ...job.sheet, printer: printerOfJob(printer), ppi, enlarged };
+  return {
+    ...job,
+    sheet: bleed > 0 ? { ...sheet, bleed } : sheet,
+    press: { ...job.press, colour, medium },
+  };
 }
 
 /** Entries set, or taken out where the change says null. */

@@ -7,6 +7,7 @@ export function sayEdit(edit: JobEdit): string {
     case "ticket":
     case "sheet":
     case "finish":
+    case "press":
       return Object.keys(edit.change)
         .map((part) => PARTS[part] ?? part)
         .join(" and ");
@@ -38,6 +39,7 @@ type Counted =
   | "ticket"
   | "sheet"
   | "finish"
+  | "press"
   | "style"
   | "style cells"
   | "unstyle"
@@ -48,10 +50,17 @@ type Counted =
   | "add cells"
   | "remove cells";
 
-const STYLE: Record<StylePart, string> = { border: "border", mat: "mat", caption: "words", look: "look" };
+const STYLE: Record<StylePart, string> = {
+  border: "border",
+  mat: "mat",
+  caption: "words",
+  look: "look",
+  sharpening: "sharpening",
+};
 
 const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   rename: "name",
+  printer: "printer",
   become: "kind of job",
   "remove photo": "removing a photo",
   "move photo": "order of photos",

@@ -15,6 +15,8 @@ import { LIMITS } from "../job/limits.ts";
 import { sheetId } from "../job/parts.ts";
 import { graphicSchema } from "../graphics/schema.ts";
 import { photoMarksSchema, photoRefSchema, pickSchema } from "../stash/schema.ts";
+import { printerSchema } from "../printer/schema.ts";
+import { pressSchema } from "../press/schema.ts";
 import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../style/schema.ts";
 import { textBoxSchema } from "../words/schema.ts";
 
@@ -35,7 +37,11 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   /** Another kind of job with the same photos and paper; what was set by hand on cells of the old one goes. */
   z.strictObject({ do: z.literal("become"), kind }),
   z.strictObject({ do: z.literal("sheet"), change: sheetSchema.partial() }),
+  /** Where it is made: edges, price, resolution, enlargement, bleed and colours are that printer’s. */
+  z.strictObject({ do: z.literal("printer"), printer: printerSchema }),
   z.strictObject({ do: z.literal("finish"), change: finishSchema.partial() }),
+  /** How the sheets leave the program. */
+  z.strictObject({ do: z.literal("press"), change: pressSchema.partial() }),
   /** Changes what all cells wear: the style that is tried on, where there is one, otherwise the job’s own. */
   z.strictObject({ do: z.literal("style"), change: styleChangeSchema }),
   /** What single cells wear whatever the others do. */

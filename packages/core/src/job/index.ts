@@ -12,7 +12,6 @@ export {
   type Turn,
 } from "./schema.ts";
 export { COMPUTED_SHOT, isByHand, shotByNumber, type Sits } from "./shots.ts";
-export { printerOfJob } from "./printer.ts";
 export {
   jobJsonSchema,
   readJob,

@@ -1,4 +1,6 @@
 import { EVERY_PHOTO } from "../stash/schema.ts";
+import { USUAL_PRESS } from "../press/schema.ts";
+import { PLAIN } from "../printer/schema.ts";
 import { BARE } from "../style/schema.ts";
 import { JOB_VERSION } from "./schema.ts";
 
@@ -39,6 +41,21 @@ const STEPS: Record<number, (job: Values) => Values> = {
     graphics: {},
     texts: {},
   }),
+  // Version 3 was asked at every output how to write, and took every printer at its word.
+  3: (job) => {
+    const sheet = (job.sheet ?? {}) as Values;
+    const printer = (sheet.printer ?? {}) as Values;
+    return {
+      ...job,
+      version: 4,
+      press: USUAL_PRESS,
+      style: { ...(job.style as Values), sharpening: null },
+      sheet: {
+        ...sheet,
+        printer: { ...PLAIN, ...printer, price: { ink: 0, ...(printer.price as Values) } },
+      },
+    };
+  },
 };
 
 /** Brings a job file of an older version up to this one. Refuses files of other kinds and of newer versions. */

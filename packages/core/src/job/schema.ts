@@ -3,6 +3,8 @@ import { ticketSchema } from "../kinds/tickets.ts";
 import { LIMITS } from "./limits.ts";
 import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
+import { pressSchema } from "../press/schema.ts";
+import { printerSetupSchema } from "../printer/schema.ts";
 import { faceSchema } from "../portrait/face.ts";
 import { photoRefSchema, pickSchema } from "../stash/schema.ts";
 import { styleChangeSchema, styleSchema, wornSchema } from "../style/schema.ts";
@@ -10,7 +12,7 @@ import { textBoxSchema } from "../words/schema.ts";
 import { colour, edges, length, name, paper, photoId, sheetId, shotNumber, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 3;
+export const JOB_VERSION = 4;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -35,16 +37,7 @@ export const sheetSchema = z.strictObject({
     .min(LIMITS.ppi.least, `must be at least ${LIMITS.ppi.least} ppi`)
     .max(LIMITS.ppi.most, `must be at most ${LIMITS.ppi.most} ppi`)
     .describe("Pixels per inch of the written file"),
-  printer: z.strictObject({
-    id: z.string().max(80),
-    name,
-    unprintable: edges("Edge the printer cannot print on, paper upright"),
-    mayLose: length(LIMITS.margin, "What may be lost at each edge"),
-    price: z.strictObject({
-      perSheet: z.number().min(0).max(1e6),
-      perSquareMetre: z.number().min(0).max(1e6),
-    }),
-  }),
+  printer: printerSetupSchema,
 });
 
 /** Lines that are printed to cut by. */
@@ -115,6 +108,7 @@ export const jobSchema = z
     ticket: ticketSchema,
     sheet: sheetSchema,
     finish: finishSchema,
+    press: pressSchema.describe("How the sheets leave the program"),
     stash: z.array(photoRefSchema).max(LIMITS.stash).describe("The photos of the job, in their order"),
     pick: pickSchema.describe("Which photos of the stash are shown, and in which order"),
     list: z

@@ -1,9 +1,10 @@
 import { evenEdges } from "../geometry/index.ts";
-import { JOB_VERSION, printerOfJob, type Job } from "../job/index.ts";
+import { JOB_VERSION, type Job } from "../job/index.ts";
 import { mm, um } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";
-import { PRINTERS, type Printer } from "../printer/index.ts";
+import { PRINTERS, printerOfJob, type Printer } from "../printer/index.ts";
 import { kindNamed } from "./index.ts";
+import { USUAL_PRESS } from "../press/index.ts";
 import { EVERY_PHOTO } from "../stash/index.ts";
 import { BARE } from "../style/index.ts";
 import type { Kind } from "./tickets.ts";
@@ -40,6 +41,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
       outline: null,
       slack: um(0),
     },
+    press: USUAL_PRESS,
     stash: [],
     pick: EVERY_PHOTO,
     list: {},

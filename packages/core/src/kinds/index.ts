@@ -8,6 +8,7 @@ import type { JobKind } from "./kind.ts";
 import type { Layout } from "./layout.ts";
 import { mixed } from "./mixed/index.ts";
 import { portraits } from "./portraits/index.ts";
+import { ruler } from "./ruler/index.ts";
 import { single } from "./single/index.ts";
 import type { Kind } from "./tickets.ts";
 
@@ -25,10 +26,20 @@ export {
   ruleFor,
   type PeopleReading,
 } from "./portraits/index.ts";
+export { rulerLengths } from "./ruler/index.ts";
 export { OUTLINE_COLOURS } from "./say.ts";
 
 /** Every kind of job, in the order in which they are offered. */
-export const JOB_KINDS: readonly JobKind[] = [copies, portraits, mixed, single, contact, collage, free];
+export const JOB_KINDS: readonly JobKind[] = [
+  copies,
+  portraits,
+  mixed,
+  single,
+  contact,
+  collage,
+  free,
+  ruler,
+];
 
 export function kindNamed(name: Kind): JobKind {
   const kind = JOB_KINDS.find((own) => own.name === name);

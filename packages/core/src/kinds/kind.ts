@@ -56,6 +56,8 @@ export interface KindOf<K extends Kind> {
   /** What the cells of a new job wear, and the margins of its sheets. */
   wears?: StyleChange;
   margins?: Um;
+  /** Whether it is printed to measure the printer: its scale error is then left in. */
+  measuresPrinter?: true;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
   marks: "corner ticks" | "none";
 }

@@ -1,6 +1,7 @@
 import type { Quarter } from "../crop/index.ts";
 import type { Rect, Size } from "../geometry/index.ts";
 import type { PhotoId, SheetSetup } from "../job/index.ts";
+import type { Stroke } from "../plan/index.ts";
 import type { Type } from "../words/index.ts";
 
 /** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
@@ -16,6 +17,8 @@ export interface LaidSheet {
   lying: Size;
   cells: LaidCell[];
   words?: LaidWords[];
+  /** Lines that belong to the layout. */
+  lines?: Stroke[];
 }
 
 export interface LaidCell {

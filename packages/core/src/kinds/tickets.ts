@@ -5,6 +5,7 @@ import { copiesTicket } from "./copies/ticket.ts";
 import { freeTicket } from "./free/ticket.ts";
 import { mixedPiece, mixedTicket } from "./mixed/ticket.ts";
 import { person, portraitsTicket } from "./portraits/ticket.ts";
+import { rulerTicket } from "./ruler/ticket.ts";
 import { singleTicket } from "./single/ticket.ts";
 
 const ALL = [
@@ -15,6 +16,7 @@ const ALL = [
   contactTicket,
   collageTicket,
   freeTicket,
+  rulerTicket,
 ] as const;
 
 export const ticketSchema = z.discriminatedUnion("kind", ALL);

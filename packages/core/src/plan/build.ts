@@ -149,7 +149,7 @@ function sheetPlan(
         .filter(({ angle }) => angle === 0)
         .map((cell) => ({ ...cell, image: cell.bands[0]?.outer ?? cell.image }));
       const own = sheet.trim ? [{ finished: trim, image: null }] : [];
-      return cutMarks(paper, [...straight, ...own], finish.marks);
+      return [...cutMarks(paper, [...straight, ...own], finish.marks), ...(laid.lines ?? [])];
     }),
   };
 }
@@ -228,6 +228,7 @@ function cellPlans(
       sits: shown.sits,
       picture: shown.picture,
       look: style.look,
+      sharpening: style.sharpening,
       over: cellInk(
         { finished, opening, bands: frame.bands, turn },
         cell,

@@ -6,6 +6,7 @@ import type { PhotoId, SheetSetup, Sits } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
 import type { Look } from "../look/index.ts";
 import type { PhotoRecord } from "../photo/index.ts";
+import type { Strength } from "../press/index.ts";
 import type { Band, StylePart } from "../style/index.ts";
 
 /** What the plan needs to know of a photo: its size in pixels after the turn its EXIF flag asks for, and its words. */
@@ -84,6 +85,8 @@ export interface CellPlan {
   picture: Picture | null;
   /** How its tones and colours are changed; null for as they are. */
   look: Look | null;
+  /** How strongly its photo is sharpened for paper; null for not at all. */
+  sharpening: Strength | null;
   /** Words and graphics over the photo and its frame. */
   over: Ink[];
   outline: Line | null;

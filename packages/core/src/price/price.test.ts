@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { applyEdit } from "../edit/index.ts";
-import { printerOfJob, readJob, type Job } from "../job/index.ts";
+import { readJob, type Job } from "../job/index.ts";
 import { freshJob } from "../kinds/index.ts";
 import { PAPERS, PRINT_SIZES } from "../paper/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { PRINTERS } from "../printer/index.ts";
+import { PRINTERS, printerOfJob } from "../printer/index.ts";
 import { price } from "./index.ts";
 
 const on = (printer: string, copies: number | "fit" = "fit"): Job => {

@@ -1,1 +1,6 @@
-export { PRINTERS, type Printer } from "./printers.ts";
+export { corrected, isTrue } from "./correct.ts";
+export { printerOfJob } from "./ofJob.ts";
+export { PRINTERS } from "./printers.ts";
+export { readPrinters } from "./read.ts";
+export { PLAIN, printerSchema, type Printer, type PrintersFile, type PrinterSetup } from "./schema.ts";
+export { scaleError, type RulerMeasure, type ScaleError } from "./ruler.ts";

@@ -1,69 +1,68 @@
-import { NO_EDGES, type Edges } from "../geometry/index.ts";
-import { mm, um, type Um } from "../length/index.ts";
+import { NO_EDGES } from "../geometry/index.ts";
+import { mm, um } from "../length/index.ts";
+import { USUAL_PRESS } from "../press/schema.ts";
+import { PLAIN, type Printer } from "./schema.ts";
 
-/** Where a sheet is made and on what: a lab's lustre paper, the printer at home, a screen. */
-export interface Printer {
-  id: string;
-  /** As it stands in the ticket: "Lab, lustre". */
-  name: string;
-  /** What the machine cannot print on, with the paper upright. */
-  unprintable: Edges;
-  /** How much of each edge can be lost where the paper is enlarged past its edges to print without a border. */
-  mayLose: Um;
-  /** What one sheet costs, in no currency: a fixed part, and a part by paper area. */
-  price: { perSheet: number; perSquareMetre: number };
-  /** Pixels per inch it is best sent. */
-  ppi: number;
-}
+const SRGB = USUAL_PRESS.colour;
+
+/** What entries have that say nothing else: a lab that takes sRGB files of any size and loses nothing. */
+const LAB: Omit<Printer, "id" | "name" | "price"> = {
+  ...PLAIN,
+  unprintable: NO_EDGES,
+  mayLose: um(0),
+  address: null,
+  ppi: 300,
+  enlarged: 0,
+  bleed: um(0),
+  colour: SRGB,
+  medium: "glossy",
+};
 
 /** Made-up places to print at, with the measures and prices that such places commonly have. */
 export const PRINTERS: readonly Printer[] = [
   {
+    ...LAB,
     id: "lab-lustre",
     name: "Lab, lustre",
-    unprintable: NO_EDGES,
     mayLose: mm(2),
-    price: { perSheet: 0.05, perSquareMetre: 17 },
-    ppi: 300,
+    price: { perSheet: 0.05, perSquareMetre: 17, ink: 0 },
   },
   {
+    ...LAB,
     id: "lab-matte",
     name: "Lab, matte",
-    unprintable: NO_EDGES,
     mayLose: mm(2),
-    price: { perSheet: 0.05, perSquareMetre: 19 },
-    ppi: 300,
+    price: { perSheet: 0.05, perSquareMetre: 19, ink: 0 },
+    medium: "matte",
   },
   {
+    ...LAB,
     id: "inkjet-glossy",
     name: "Inkjet, glossy",
     unprintable: { top: mm(3), right: mm(3.4), bottom: mm(12.5), left: mm(3.4) },
-    mayLose: um(0),
-    price: { perSheet: 0, perSquareMetre: 24 },
+    price: { perSheet: 0, perSquareMetre: 12, ink: 9 },
     ppi: 360,
   },
   {
+    ...LAB,
     id: "inkjet-borderless",
     name: "Inkjet, borderless",
-    unprintable: NO_EDGES,
     mayLose: mm(2.5),
-    price: { perSheet: 0, perSquareMetre: 26 },
+    price: { perSheet: 0, perSquareMetre: 14, ink: 9 },
     ppi: 360,
   },
   {
+    ...LAB,
     id: "event",
     name: "Event printer",
-    unprintable: NO_EDGES,
     mayLose: mm(1.5),
-    price: { perSheet: 0.22, perSquareMetre: 0 },
-    ppi: 300,
+    price: { perSheet: 0.22, perSquareMetre: 0, ink: 0 },
   },
   {
+    ...LAB,
     id: "screen",
     name: "Screen only",
-    unprintable: NO_EDGES,
-    mayLose: um(0),
-    price: { perSheet: 0, perSquareMetre: 0 },
-    ppi: 300,
+    price: { perSheet: 0, perSquareMetre: 0, ink: 0 },
+    medium: "none",
   },
 ];

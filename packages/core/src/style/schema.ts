@@ -2,6 +2,7 @@ import { z } from "zod";
 import { LIMITS } from "../job/limits.ts";
 import { colour, edges, length, name } from "../job/parts.ts";
 import { lookSchema } from "../look/schema.ts";
+import { STRENGTHS } from "../press/sharpen.ts";
 import { captionSchema } from "../words/schema.ts";
 
 /** A border of a cell, even or not. */
@@ -27,12 +28,16 @@ export const matSchema = z.strictObject({
   optical: z.boolean().describe("Whether the opening sits a little higher than the middle"),
 });
 
-/** What cells wear: border, mat, words and look; null for none of it. */
+/** What cells wear: border, mat, words, look and sharpening; null for none of it. */
 export const styleSchema = z.strictObject({
   border: borderSchema.nullable(),
   mat: matSchema.nullable(),
   caption: captionSchema.nullable(),
   look: lookSchema.nullable(),
+  sharpening: z
+    .enum(STRENGTHS)
+    .nullable()
+    .describe("How strongly the photo is sharpened for its size on paper; null for not at all"),
 });
 
 /** Some parts of a style; a part that is left out is left as it is. */
@@ -49,6 +54,6 @@ export type StylePart = keyof Style;
 export type Worn = z.infer<typeof wornSchema>;
 
 /** Cells that wear nothing. */
-export const BARE: Style = { border: null, mat: null, caption: null, look: null };
+export const BARE: Style = { border: null, mat: null, caption: null, look: null, sharpening: null };
 
-export const STYLE_PARTS: readonly StylePart[] = ["border", "mat", "caption", "look"];
+export const STYLE_PARTS: readonly StylePart[] = ["border", "mat", "caption", "look", "sharpening"];

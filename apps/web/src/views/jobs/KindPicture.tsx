@@ -40,6 +40,14 @@ const CELLS: Record<Exclude<Kind, "copies">, readonly (readonly [number, number,
     [36, 26, 30, 24],
     [70, 12, 14, 18],
   ],
+  ruler: [
+    [14, 20, 68, 1.5],
+    [14, 15, 1.5, 10],
+    [80.5, 15, 1.5, 10],
+    [30, 9, 1.5, 46],
+    [26, 9, 9, 1.5],
+    [26, 53.5, 9, 1.5],
+  ],
 };
 
 /** A small drawing of the sheet that a kind of job makes. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { applyEdit } from "../../edit/index.ts";
-import { printerOfJob, type Job, type SheetSetup } from "../../job/index.ts";
+import type { Job, SheetSetup } from "../../job/index.ts";
 import { mm } from "../../length/index.ts";
 import { arrange } from "../../plan/arrange.ts";
-import { PRINTERS } from "../../printer/index.ts";
+import { PRINTERS, printerOfJob } from "../../printer/index.ts";
 import { freshJob, layOut, type TicketOf } from "../index.ts";
 
 type CopiesTicket = TicketOf<"copies">;

@@ -11,6 +11,7 @@ import { GraphicsEditor } from "./GraphicsEditor.tsx";
 import { GroundEditor } from "./GroundEditor.tsx";
 import { LookEditor } from "./LookEditor.tsx";
 import { MatEditor } from "./MatEditor.tsx";
+import { SharpeningEditor } from "./SharpeningEditor.tsx";
 import { StyleEditor } from "./StyleEditor.tsx";
 import { summaryOf } from "./summaries.ts";
 import { TextsEditor } from "./TextsEditor.tsx";
@@ -34,12 +35,13 @@ const PARTS: Record<FinishPart, Part> = {
   mat: { title: "Mat", Editor: MatEditor, style: "mat" },
   caption: { title: "Words", Editor: WordsEditor, style: "caption" },
   look: { title: "Look", Editor: LookEditor, style: "look" },
+  sharpening: { title: "Sharpening", Editor: SharpeningEditor, style: "sharpening" },
   ground: { title: "Sheet colour", Editor: GroundEditor },
   graphics: { title: "Graphics", Editor: GraphicsEditor },
   texts: { title: "Words on the sheet", Editor: TextsEditor },
 };
 
-const OF_CELLS: readonly FinishPart[] = ["border", "mat", "caption", "look"];
+const OF_CELLS: readonly FinishPart[] = ["border", "mat", "caption", "look", "sharpening"];
 const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "texts"];
 
 /** What cells and sheets are finished with: a short list, each part with an editor of its own. */

@@ -25,6 +25,8 @@ export function summaryOf(part: FinishPart, job: Job, style: Style, words: Words
         : "none";
     case "look":
       return isAsItIs(style.look) ? "as the photo is" : lookWords(style);
+    case "sharpening":
+      return style.sharpening ?? "none";
     case "ground":
       return job.ground === null
         ? "bare paper"

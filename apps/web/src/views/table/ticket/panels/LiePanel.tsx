@@ -64,6 +64,7 @@ export function PaperLiePanel({ job, change }: PanelProps) {
     contact: "As it holds the most",
     collage: "To suit the photos",
     free: "",
+    ruler: "",
   };
   const choices = LIES.filter(({ value }) => value !== "most" || suits[job.ticket.kind] !== "").map(
     (choice) => (choice.value === "most" ? { ...choice, text: suits[job.ticket.kind] } : choice),
@@ -71,7 +72,7 @@ export function PaperLiePanel({ job, change }: PanelProps) {
   return (
     <ChoiceList
       label="How the paper lies"
-      value={job.ticket.kind === "free" && job.sheet.lie === "most" ? "portrait" : job.sheet.lie}
+      value={suits[job.ticket.kind] === "" && job.sheet.lie === "most" ? "portrait" : job.sheet.lie}
       onChange={(lie) => change({ do: "sheet", change: { lie } })}
       choices={choices}
     />

@@ -1,0 +1,16 @@
+import { area, type Size } from "../geometry/index.ts";
+
+/** What printing with ink costs. */
+export interface InkPrice {
+  /** A square metre covered fully with one ink. */
+  ink: number;
+}
+
+const UM2_PER_M2 = 1e12;
+
+/**
+ * What the ink of a sheet costs, about. `coverage` is how much of the sheet each ink covers, added up: 0 for bare paper,
+ * 1 for black all over, up to 4 where every ink covers everything.
+ */
+export const inkOfSheet = ({ ink }: InkPrice, paper: Size, coverage: number): number =>
+  (ink * coverage * area(paper)) / UM2_PER_M2;

@@ -1,0 +1,79 @@
+import { z } from "zod";
+
+export const FORMATS = ["jpeg", "png", "tiff", "pdf", "svg"] as const;
+
+/** The ways in which colours outside a printer's gamut are brought into it (ICC.1:2022, 6.2). */
+export const INTENTS = ["perceptual", "relative", "saturation", "absolute"] as const;
+
+/** What a print is made on, as far as it decides how ink spreads; “none” leaves photos as they are. */
+export const MEDIA = ["glossy", "matte", "canvas", "none"] as const;
+
+/** How a file is packed. What a format has no use for is kept for the next one that has. */
+export const fileSchema = z.strictObject({
+  format: z.enum(FORMATS),
+  quality: z.int().min(1, "must be at least 1").max(100, "must be at most 100").describe("JPEG quality"),
+  chroma: z
+    .enum(["4:4:4", "4:2:0"])
+    .describe("JPEG chroma sub-sampling (ITU-T T.81): colour as fine as brightness, or half as fine"),
+  most: z
+    .int()
+    .min(10_000, "must be at least 10 000 bytes")
+    .max(2_000_000_000)
+    .nullable()
+    .describe("Bytes that a JPEG must not be larger than; null for no limit"),
+  depth: z.literal([8, 16]).describe("Bits a channel of a TIFF or PNG"),
+  packing: z.enum(["lzw", "deflate", "none"]).describe("How a TIFF is compressed, without loss"),
+});
+
+/** What colours are written for; the whole is null for no colour management at all. */
+export const colourSchema = z.strictObject({
+  profile: z.string().min(1).max(80).describe("A profile by its id: “srgb”, or one that was added"),
+  intent: z.enum(INTENTS),
+  blackPoint: z
+    .boolean()
+    .describe("Whether black is brought to the paper’s black (black-point compensation, ISO 18619)"),
+});
+
+/** What stands in a file about itself. */
+export const aboutSchema = z.strictObject({
+  title: z.string().max(200).describe("Title; the job’s name where it is empty"),
+  creator: z.string().max(200),
+  copyright: z.string().max(500),
+  keepPlace: z
+    .boolean()
+    .describe("Whether what photos say of where they were taken, and by whom, may stand in files"),
+});
+
+/** How the sheets of a job leave the program. */
+export const pressSchema = z.strictObject({
+  file: fileSchema,
+  colour: colourSchema.nullable(),
+  medium: z.enum(MEDIA).describe("What it is printed on; decides how cells that are sharpened are"),
+  photoPpi: z
+    .number()
+    .min(36, "must be at least 36 ppi")
+    .max(2400, "must be at most 2400 ppi")
+    .nullable()
+    .describe("Photos of a PDF that have more are written at this; null leaves them as they are"),
+  about: aboutSchema,
+});
+
+export type Format = (typeof FORMATS)[number];
+export type Intent = (typeof INTENTS)[number];
+export type Medium = (typeof MEDIA)[number];
+export type FileSetup = z.infer<typeof fileSchema>;
+export type ColourSetup = z.infer<typeof colourSchema>;
+export type About = z.infer<typeof aboutSchema>;
+export type Press = z.infer<typeof pressSchema>;
+
+/** What a new job is written as until somebody says otherwise: what every shop takes. */
+export const USUAL_PRESS: Press = {
+  file: { format: "jpeg", quality: 92, chroma: "4:4:4", most: null, depth: 8, packing: "deflate" },
+  colour: { profile: "srgb", intent: "relative", blackPoint: true },
+  medium: "glossy",
+  photoPpi: null,
+  about: { title: "", creator: "", copyright: "", keepPlace: false },
+};
+
+/** Formats that are drawn rather than made of pixels. */
+export const isDrawing = (format: Format): format is "pdf" | "svg" => format === "pdf" || format === "svg";
