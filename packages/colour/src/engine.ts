@@ -1,3 +1,4 @@
+/// <reference path="./lcms-wasm.d.ts" />
 import type { Intent } from "@wide-quilt/core";
 import { instantiate, type Lcms } from "lcms-wasm";
 import { BadProfile, readProfile, type ProfileFacts } from "./icc/read.ts";

@@ -157,7 +157,7 @@ describe("mats and grounds in the written file", () => {
     const plan = arrange(job("free", [], ground), {})[0]!;
     const path = await png(plan, "ground");
     const pdf = file("ground.pdf");
-    await paintPdf([plan], file, pdf, { title: "Ground", date: new Date(0) });
+    await paintPdf([plan], file, pdf);
     measure("pdftoppm", "-r", String(PPI), "-png", "-singlefile", pdf, file("ground-page"));
     const { height } = plan.pixels;
     for (const share of [0.1, 0.5, 0.9]) {
@@ -198,7 +198,7 @@ describe("mats and grounds in the written file", () => {
     )[0]!;
     const path = await png(plan, "tilted");
     const pdf = file("tilted.pdf");
-    await paintPdf([plan], file, pdf, { title: "Tilted", date: new Date(0) });
+    await paintPdf([plan], file, pdf);
     measure("pdftoppm", "-r", String(PPI), "-png", "-singlefile", pdf, file("tilted-page"));
     // From the middle at 60, 70 mm straight up the diagonal: photo to 24 · √2 = 33.9 mm, border to 30 · √2 = 42.4 mm.
     for (const of of [path, file("tilted-page.png")]) {
@@ -221,7 +221,7 @@ describe("looks in the written file", () => {
     // Rec. 709 grey of (200, 0, 0) is 42.5; halfway to white it is 148.8.
     expect(painted).toMatch(/149,149,149|gray\(149\)/);
     const pdf = file("look.pdf");
-    await paintPdf([plan], file, pdf, { title: "Look", date: new Date(0) });
+    await paintPdf([plan], file, pdf);
     expect(measure("pdfimages", "-list", pdf)).toMatch(/ 600 +400 +rgb|600\s+400\s+icc/);
     measure("pdftoppm", "-r", String(PPI), "-png", "-singlefile", pdf, file("look-page"));
     const [, grey] = /(\d+)/.exec(colourAt(file("look-page.png"), ...at))!;

@@ -85,7 +85,7 @@ describe("graphics in the written file", () => {
     // 200 · 128 / 255 = 100.4
     expect(colourAt(path, px(finished.x) + 100, px(finished.y) + 100)).toMatch(/100,100,100|gray\(100\)/);
     const pdf = file("multiply.pdf");
-    await paintPdf([plan], file, pdf, { title: "Multiply", date: new Date(0) });
+    await paintPdf([plan], file, pdf);
     measure("pdftoppm", "-r", "100", "-png", "-singlefile", pdf, file("multiply-page"));
     const scale = 100 / 25_400;
     const at = [finished.x + 10_000, finished.y + 10_000].map((of) => Math.round(of * scale)) as [

@@ -86,7 +86,7 @@ describe("a sheet of portraits", () => {
     const png = join(folder, "sheet.png");
     writeFileSync(png, await encodeSheet(await paintSheet(plan!, file), PPI, { format: "png" }));
     const pdf = join(folder, "sheet.pdf");
-    await paintPdf([plan!], file, pdf, { title: "Portraits", date: new Date(0) });
+    await paintPdf([plan!], file, pdf);
     measure("pdftoppm", "-r", String(PPI), "-png", "-singlefile", pdf, join(folder, "page"));
     const px = (um: number) => (um * PPI) / 25_400;
     const box = {
@@ -126,7 +126,7 @@ describe("a sheet of portraits", () => {
       expect(clear).toBe(true);
     }
     const pdf = join(folder, "named.pdf");
-    await paintPdf([plan!], file, pdf, { title: "Portraits", date: new Date(0) });
+    await paintPdf([plan!], file, pdf);
     expect(measure("pdftotext", pdf, "-").match(/Wren Harlow/g)).toHaveLength(2);
     expect(measure("pdffonts", pdf)).toMatch(/HankenGrotesk\S*\s+CID TrueType.*yes yes yes/);
     const sheet = await paintSheet(plan!, file);

@@ -23,7 +23,7 @@ describe("words in the written file", () => {
       records,
     )[0]!;
     const path = file("words.pdf");
-    await paintPdf([plan], file, path, { title: "Words", date: new Date(0) });
+    await paintPdf([plan], file, path);
     const text = measure("pdftotext", "-layout", path, "-").replaceAll(/\s+/g, " ");
     for (const name of ["a", "b"]) {
       const read = (tag: string) => measure("exiftool", "-s3", tag, file(name)).trim();
@@ -55,7 +55,7 @@ describe("words in the written file", () => {
     const plan = { ...arrange(bare, {})[0]! };
     const pixels = await png(plan, "fonts");
     const path = file("fonts.pdf");
-    await paintPdf([plan], file, path, { title: "Fonts", date: new Date(0) });
+    await paintPdf([plan], file, path);
     measure("pdftoppm", "-r", String(PPI), "-png", "-singlefile", path, file("fonts-page"));
     for (const [i, { family }] of FONTS.entries()) {
       const crop = (of: string, to: string) => {

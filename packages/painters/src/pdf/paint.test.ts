@@ -4,7 +4,7 @@ import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
 import { applyEdit, arrange, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
 import { measure, quarters, testFolder } from "../testing/samples.ts";
-import { paintPdf } from "../index.ts";
+import { paintPdf, UNTITLED } from "../index.ts";
 
 const folder = testFolder();
 const file = (id: string) => join(folder, `${id}.jpg`);
@@ -47,7 +47,7 @@ const job = (photo: string, ...edits: JobEdit[]): Job =>
 
 async function written(of: Job, name: string) {
   const path = join(folder, `${name}.pdf`);
-  await paintPdf(arrange(of, photos), file, path, { title: of.name, date: new Date(0) });
+  await paintPdf(arrange(of, photos), file, path, { about: { ...UNTITLED, title: of.name } });
   return path;
 }
 
@@ -118,9 +118,7 @@ describe("paintPdf", () => {
   it("leaves nothing half-open when a photo is gone", async () => {
     const of = job("gone");
     const sheets = arrange(of, { gone: SIZE });
-    await expect(
-      paintPdf(sheets, file, join(folder, "gone.pdf"), { title: "x", date: new Date(0) }),
-    ).rejects.toThrow();
+    await expect(paintPdf(sheets, file, join(folder, "gone.pdf"))).rejects.toThrow();
   });
 
   it("tilts a cell about its middle, as poppler paints it", async () => {

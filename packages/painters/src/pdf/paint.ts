@@ -1,24 +1,32 @@
-import { createWriteStream } from "node:fs";
+import { once } from "node:events";
+import { createWriteStream, type WriteStream } from "node:fs";
 import { finished } from "node:stream/promises";
 import PDFDocument from "pdfkit";
 import { layers, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
+import { MAKER, UNTITLED, type FileAbout } from "../about/about.ts";
+import { SRGB, type OutputColour } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { paintBands, shape } from "./bands.ts";
 import { paintInk } from "./ink.ts";
 import { placing } from "./matrix.ts";
 import { PdfPictures } from "./pictures.ts";
+import type { Embedding } from "../embed/photo.ts";
+import { declare, isForPress, manageColours, type Layer } from "./standard.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
 
-export interface PdfOptions {
-  title: string;
-  /** Stands in the file; the same date gives the same bytes. */
-  date: Date;
+/** What is left out is as it usually is: sRGB, photos as they are. */
+export interface PdfOptions extends Partial<Omit<Embedding, "ppi">> {
+  about?: FileAbout;
+  /** What its colours are meant for; null for no colour management. */
+  colour?: OutputColour | null;
 }
+
+const SRGB_OUT: OutputColour = { profile: SRGB, intent: "relative", blackPoint: true };
 
 /**
  * Paints sheets to a PDF, one page each: photos at their full resolution, words as text, borders, outlines and marks as
- * vectors. The page is the paper; TrimBox and BleedBox are the finished sheet and its bleed (ISO 32000-2, 14.11.2).
+ * vectors on a layer of their own. Pages are written as they are painted. The page is the paper; TrimBox and BleedBox are the finished sheet and its bleed (ISO 32000-2, 14.11.2).
  *
  * Throws Cancelled, and what reading throws when a photo's file is gone or damaged.
  */
@@ -26,13 +34,28 @@ export async function paintPdf(
   sheets: readonly SheetPlan[],
   files: PhotoFiles,
   path: string,
-  options: PdfOptions,
+  options: PdfOptions = {},
   watch: Watch = {},
 ): Promise<void> {
+  const {
+    about = UNTITLED,
+    colour = SRGB_OUT,
+    photoPpi = null,
+    medium = "glossy",
+    keepPlace = false,
+  } = options;
   const doc = new PDFDocument({
     autoFirstPage: false,
-    pdfVersion: "1.7",
-    info: { Title: options.title, Creator: "Wide Quilt", CreationDate: options.date },
+    // PDF/X-4 rests on PDF 1.6 (ISO 15930-7, 6.1).
+    pdfVersion: (isForPress(colour) ? "1.6" : "1.7") as "1.7",
+    info: {
+      Title: about.title,
+      Author: about.creator,
+      Creator: MAKER,
+      Producer: MAKER,
+      CreationDate: about.date,
+      ModDate: about.date,
+    },
   });
   const out = createWriteStream(path);
   const written = finished(out);
@@ -40,20 +63,27 @@ export async function paintPdf(
   written.catch(() => undefined);
   doc.pipe(out);
   try {
-    const pictures = new PdfPictures(doc, files);
+    const embedding = { photoPpi, medium, keepPlace, ppi: sheets[0]?.ppi ?? 300 };
+    const pictures = new PdfPictures(doc, files, embedding, colour !== null);
+    const marks = declare(doc, about, colour, pictures);
     for (const [index, sheet] of sheets.entries()) {
       await goOn(watch);
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
+      manageColours(doc, colour, pictures);
       paintGround(doc, sheet);
       await paintInk(doc, sheet.backing, null, pictures);
       for (const layer of layers(sheet)) {
-        for (const cell of layer) await paintCell(doc, cell, pictures);
+        for (const cell of layer) {
+          await paintCell(doc, cell, pictures);
+          await drained(out);
+        }
         for (const cell of layer) paintOutline(doc, cell);
         for (const cell of layer) await paintInk(doc, cell.over, cell, pictures);
       }
       await paintInk(doc, sheet.over, null, pictures);
-      paintMarks(doc, sheet);
+      paintMarks(doc, sheet, marks);
+      await drained(out);
       watch.progress?.({ what: "sheets", done: index + 1, of: sheets.length });
     }
     doc.end();
@@ -62,6 +92,13 @@ export async function paintPdf(
     out.destroy();
     throw error;
   }
+}
+
+/** Waits until what was painted is on its way to the disk: memory holds a page, not the document. */
+async function drained(out: WriteStream): Promise<void> {
+  // pdfkit hands its data on when it is asked to, one turn of the event loop later.
+  await new Promise((resolve) => setImmediate(resolve));
+  if (out.writableNeedDrain) await once(out, "drain");
 }
 
 /** Page boxes are measured from the lower left corner, the plan from the upper left one. */
@@ -86,8 +123,8 @@ function paintGround(doc: PDFKit.PDFDocument, { ground, paper }: SheetPlan): voi
 }
 
 async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfPictures): Promise<void> {
-  const { image, cover, picture, paints, look, bands, opening, corner } = cell;
-  const photo = picture && paints !== null ? await pictures.photo(paints, look) : null;
+  const { image, cover, picture, paints, bands, opening, corner } = cell;
+  const photo = picture && paints !== null ? await pictures.photo(cell, picture) : null;
   doc.save();
   tilt(doc, cell);
   if (photo && picture) {
@@ -99,7 +136,9 @@ async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfP
     doc.clip();
     turnAbout(doc, cover, level);
     doc.transform(...placing(photo.orientation, turn, at));
-    doc.image(photo.opened as never, 0, 0, { width: 1, height: 1, ignoreOrientation: true } as never);
+    const { left, top, right, bottom } = photo.part;
+    const size = { width: right - left, height: bottom - top, ignoreOrientation: true };
+    doc.image(photo.opened as never, left, top, size as never);
     doc.restore();
   }
   paintBands(doc, bands);
@@ -118,8 +157,10 @@ function paintOutline(doc: PDFKit.PDFDocument, cell: CellPlan): void {
   doc.restore();
 }
 
-function paintMarks(doc: PDFKit.PDFDocument, { marks }: SheetPlan): void {
-  for (const { x1, y1, x2, y2, width, colour } of marks) {
-    doc.moveTo(pt(x1), pt(y1)).lineTo(pt(x2), pt(y2)).lineWidth(pt(width)).stroke(colour);
-  }
+function paintMarks(doc: PDFKit.PDFDocument, { marks }: SheetPlan, layer: Layer): void {
+  layer.with(() => {
+    for (const { x1, y1, x2, y2, width, colour } of marks) {
+      doc.moveTo(pt(x1), pt(y1)).lineTo(pt(x2), pt(y2)).lineWidth(pt(width)).stroke(colour);
+    }
+  });
 }

@@ -1,9 +1,10 @@
 import { readFile } from "node:fs/promises";
-import type { Look, PhotoId, PictureInk } from "@wide-quilt/core";
+import type { CellPlan, Picture, PictureInk } from "@wide-quilt/core";
 import { sizedGraphic } from "../graphic/size.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { openUpright } from "../photo/open.ts";
-import { embedPhoto } from "./photo.ts";
+import type { Part } from "../pixels/part.ts";
+import { embedPhoto, renditionOf, type Embedding } from "../embed/photo.ts";
 
 /** pdfkit's opened JPEG; its colour space can be set until it is first placed. */
 interface OpenedJpeg {
@@ -14,6 +15,8 @@ export interface OpenedPhoto {
   opened: OpenedJpeg;
   /** EXIF orientation that it still has to be turned by, 1…8. */
   orientation: number;
+  /** Which part of the upright photo it is. */
+  part: Part;
 }
 
 /** Pixels per inch at which graphics that are drawn become pixels. */
@@ -29,18 +32,24 @@ export class PdfPictures {
   constructor(
     private readonly doc: PDFKit.PDFDocument,
     private readonly files: PhotoFiles,
+    private readonly embedding: Embedding,
+    /** Whether photos say what their colours mean. */
+    private readonly managed: boolean,
   ) {}
 
-  async photo(photo: PhotoId, look: Look | null): Promise<OpenedPhoto> {
-    const key = JSON.stringify([photo, look]);
+  async photo(cell: CellPlan, picture: Picture): Promise<OpenedPhoto> {
+    const rendition = renditionOf(cell, picture, this.embedding);
+    // What is written anew depends on its size on paper too.
+    const key = JSON.stringify([cell.paints, rendition, rendition && picture.ppi]);
     const known = this.photos.get(key);
     if (known) return known;
-    const { jpeg, orientation, profile } = await embedPhoto(this.files(photo), look);
+    const path = this.files(cell.paints!);
+    const { jpeg, profile, orientation, part } = await embedPhoto(path, rendition, picture, this.embedding);
     const opened = this.open(jpeg) as OpenedJpeg;
-    if (profile) opened.colorSpace = ["ICCBased", this.profileRef(profile)];
-    const picture = { opened, orientation };
-    this.photos.set(key, picture);
-    return picture;
+    if (profile && this.managed) opened.colorSpace = ["ICCBased", this.profile(profile, 3)];
+    const photo = { opened, orientation, part };
+    this.photos.set(key, photo);
+    return photo;
   }
 
   /** A graphic, or a photo that lies behind or over others, upright and with its alpha. */
@@ -61,18 +70,19 @@ export class PdfPictures {
     return opened;
   }
 
-  private open(source: Buffer): unknown {
-    return (this.doc as unknown as { openImage(source: Buffer): unknown }).openImage(source);
-  }
-
-  private profileRef(profile: Buffer): PDFKit.PDFKitReference {
-    const key = profile.toString("base64");
+  /** A profile as a stream of the document, stored once (ISO 32000-2, 8.6.5.5). */
+  profile(bytes: Buffer, channels: 1 | 3 | 4): PDFKit.PDFKitReference {
+    const key = bytes.toString("base64");
     let ref = this.profiles.get(key);
     if (!ref) {
-      ref = this.doc.ref({ N: 3 });
-      ref.end(profile);
+      ref = this.doc.ref({ N: channels });
+      ref.end(bytes);
       this.profiles.set(key, ref);
     }
     return ref;
+  }
+
+  private open(source: Buffer): unknown {
+    return (this.doc as unknown as { openImage(source: Buffer): unknown }).openImage(source);
   }
 }

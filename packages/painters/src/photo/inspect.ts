@@ -1,5 +1,6 @@
 import { stat } from "node:fs/promises";
 import { PHOTO_FORMATS, type PhotoFormat, type PhotoRecord } from "@wide-quilt/core";
+import { readProfile } from "@wide-quilt/colour";
 import type { Metadata } from "sharp";
 import { BadPhoto } from "./badPhoto.ts";
 import { readAbout } from "./about.ts";
@@ -80,33 +81,12 @@ function spaceOf({ space }: Metadata): PhotoRecord["space"] {
   return space === "srgb" || space === "rgb" || space === "rgb16" || space === "scrgb" ? "rgb" : "other";
 }
 
-/**
- * The name in an ICC profile's description tag: `desc` type of version 2, `mluc` of version 4
- * (ICC.1:2022, 10.15; ICC.1:2001-04, 6.5.17).
- */
+/** What an embedded profile calls itself. */
 function profileName(icc: Buffer): string {
   try {
-    const tags = icc.readUInt32BE(128);
-    for (let i = 0; i < tags; i++) {
-      const entry = 132 + i * 12;
-      if (icc.toString("latin1", entry, entry + 4) !== "desc") continue;
-      const at = icc.readUInt32BE(entry + 4);
-      if (icc.toString("latin1", at, at + 4) === "desc") {
-        const length = icc.readUInt32BE(at + 8);
-        return clean(icc.toString("latin1", at + 12, at + 11 + length));
-      }
-      const length = icc.readUInt32BE(at + 20);
-      const start = at + icc.readUInt32BE(at + 24);
-      return clean(
-        Buffer.from(icc.subarray(start, start + length))
-          .swap16()
-          .toString("utf16le"),
-      );
-    }
+    return readProfile(icc).name;
   } catch {
-    // A profile with a broken description still has its colours.
+    // A broken profile does not spoil the photo: its colours are then taken for sRGB.
+    return "unnamed profile";
   }
-  return "unnamed profile";
 }
-
-const clean = (name: string): string => name.replaceAll("\0", "").trim().slice(0, 120) || "unnamed profile";

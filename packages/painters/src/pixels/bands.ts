@@ -1,5 +1,7 @@
 import { pixelBox, toPx, type Band, type CellPlan, type PixelBox } from "@wide-quilt/core";
-import { CHANNELS, fillBox, type Overlay, type SheetPixels } from "./canvas.ts";
+import type { Samples } from "@wide-quilt/colour";
+import type { PaintSpace } from "../colour/space.ts";
+import { blankSheet, colourOf, fillBox, type Overlay, type SheetPixels } from "./canvas.ts";
 
 /**
  * The four sides of a band between its two boxes: above and below over the whole width, the sides between them.
@@ -38,32 +40,34 @@ export interface Piece extends SheetPixels {
 
 /** Paints a photo and its bands apart from the sheet, for a piece that is tilted or has rounded corners. */
 export function paintPiece(
-  photo: Buffer | null,
+  photo: Samples | null,
   photoBox: PixelBox,
   bands: readonly Band[],
   ppi: number,
+  space: PaintSpace,
 ): Piece {
   const box = bands.map(({ outer }) => pixelBox(outer, ppi)).reduce(around, photoBox);
-  const piece: SheetPixels = { data: Buffer.alloc(box.width * box.height * CHANNELS, 0xff), ...box };
+  const { channels } = space;
+  const piece = blankSheet(box.width, box.height, space);
   const cover = new Uint8Array(box.width * box.height);
   if (photo) {
     for (let row = 0; row < photoBox.height; row++) {
       const to = (photoBox.top - box.top + row) * box.width + photoBox.left - box.left;
-      const from = row * photoBox.width * CHANNELS;
-      photo.copy(piece.data, to * CHANNELS, from, from + photoBox.width * CHANNELS);
+      const from = row * photoBox.width * channels;
+      piece.data.set(photo.subarray(from, from + photoBox.width * channels), to * channels);
       cover.fill(0xff, to, to + photoBox.width);
     }
   }
   bands.forEach((band, i) => {
     const outside = roundedCover(box, pixelBox(band.outer, ppi), toPx(band.outerCorner, ppi));
     const inside = roundedCover(box, pixelBox(band.inner, ppi), toPx(band.innerCorner, ppi));
-    const colour = Buffer.from(band.colour.slice(1), "hex");
+    const colour = colourOf(space, band.colour);
     for (let at = 0; at < cover.length; at++) {
       const share = (outside[at]! * (255 - inside[at]!)) / 65025;
       if (share > 0) {
-        for (let c = 0; c < CHANNELS; c++) {
-          const under = piece.data[at * CHANNELS + c]!;
-          piece.data[at * CHANNELS + c] = Math.round(under + (colour[c]! - under) * share);
+        for (let c = 0; c < channels; c++) {
+          const under = piece.data[at * channels + c]!;
+          piece.data[at * channels + c] = Math.round(under + (colour[c]! - under) * share);
         }
       }
       // What lies outside the outermost band is no part of the piece.
@@ -73,15 +77,15 @@ export function paintPiece(
   return { ...piece, box, cover };
 }
 
-/** A piece with its cover as an alpha channel. */
-export function asOverlay({ data, width, height, cover, box }: Piece): Overlay {
-  const out = Buffer.alloc(width * height * 4);
-  for (let at = 0; at < cover.length; at++) {
-    data.copy(out, at * 4, at * CHANNELS, at * CHANNELS + CHANNELS);
-    out[at * 4 + 3] = cover[at]!;
-  }
-  return { data: out, width, height, left: box.left, top: box.top };
-}
+/** A piece where it lies, to be laid over the sheet. */
+export const asOverlay = ({ data, width, height, cover, box }: Piece): Overlay => ({
+  data,
+  cover,
+  width,
+  height,
+  left: box.left,
+  top: box.top,
+});
 
 /** Points a side that each pixel of a rounded corner is looked at with. */
 const POINTS = 4;

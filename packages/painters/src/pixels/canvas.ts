@@ -1,44 +1,70 @@
+import type { Samples } from "@wide-quilt/colour";
 import type { PixelBox } from "@wide-quilt/core";
+import type { PaintSpace } from "../colour/space.ts";
 
-/** A sheet's pixels: 8-bit sRGB, three bytes a pixel, row by row. */
+/** A sheet's pixels in the colours that it is written in, `space.channels` samples a pixel, row by row. */
 export interface SheetPixels {
-  data: Buffer;
+  data: Samples;
   width: number;
   height: number;
+  space: PaintSpace;
 }
 
-export const CHANNELS = 3;
+/** A blank sheet of bare paper. */
+export function blankSheet(width: number, height: number, space: PaintSpace): SheetPixels {
+  const data = samples(width * height * space.channels, space).fill(space.paper);
+  return { data, width, height, space };
+}
 
-/** A blank sheet of white paper. */
-export const blankSheet = (width: number, height: number): SheetPixels => ({
-  data: Buffer.alloc(width * height * CHANNELS, 0xff),
-  width,
-  height,
-});
+/** So many samples, of as many bits as the sheet has. */
+export const samples = (length: number, { depth }: PaintSpace): Samples =>
+  depth === 8 ? new Uint8Array(length) : new Uint16Array(length);
+
+/** The samples of "#rrggbb". */
+export const colourOf = (space: PaintSpace, colour: string): Samples =>
+  space.fromSrgb(Uint8Array.from(Buffer.from(colour.slice(1), "hex")));
 
 /** Copies pixels of the box's size onto the sheet; what would fall beside the sheet is left out. */
-export function copyOnto(sheet: SheetPixels, pixels: Buffer, box: PixelBox): void {
+export function copyOnto(sheet: SheetPixels, pixels: Samples, box: PixelBox): void {
+  const { channels } = sheet.space;
   const from = Math.max(0, box.left);
   const to = Math.min(sheet.width, box.left + box.width);
   if (to <= from) return;
   for (let row = Math.max(0, -box.top); row < box.height && box.top + row < sheet.height; row++) {
-    const source = (row * box.width + from - box.left) * CHANNELS;
-    pixels.copy(
-      sheet.data,
-      ((box.top + row) * sheet.width + from) * CHANNELS,
-      source,
-      source + (to - from) * CHANNELS,
+    const source = (row * box.width + from - box.left) * channels;
+    sheet.data.set(
+      pixels.subarray(source, source + (to - from) * channels),
+      ((box.top + row) * sheet.width + from) * channels,
     );
   }
 }
 
-/** Pixels with an alpha channel, 8-bit RGBA, and where their upper left corner lies. */
+/** Pixels of the sheet's colours, how much each covers (0…255), and where their upper left corner lies. */
 export interface Overlay {
-  data: Buffer;
+  data: Samples;
+  cover: Uint8Array;
   width: number;
   height: number;
   left: number;
   top: number;
+}
+
+/** RGBA pixels of sRGB as an overlay of a sheet. */
+export function overlayOf(
+  space: PaintSpace,
+  rgba: Uint8Array,
+  box: Pick<Overlay, "left" | "top" | "width" | "height">,
+): Overlay {
+  const count = box.width * box.height;
+  const rgb = new Uint8Array(count * 3);
+  const cover = new Uint8Array(count);
+  for (let i = 0, from = 0, to = 0; i < count; i++, from += 4, to += 3) {
+    rgb[to] = rgba[from]!;
+    rgb[to + 1] = rgba[from + 1]!;
+    rgb[to + 2] = rgba[from + 2]!;
+    cover[i] = rgba[from + 3]!;
+  }
+  return { ...box, data: space.fromSrgb(rgb), cover };
 }
 
 /** How pixels are laid over others. */
@@ -54,9 +80,10 @@ export interface Laying {
 /** Lays pixels over the sheet, each as far as its alpha says; what would fall beside the sheet is left out. */
 export function blendOnto(
   sheet: SheetPixels,
-  { data, width, height, left, top }: Overlay,
+  { data, cover, width, height, left, top }: Overlay,
   { opacity = 1, blend = "normal", clip = null }: Laying = {},
 ): void {
+  const { channels, most, paper } = sheet.space;
   const within = clip ?? { left: 0, top: 0, width: sheet.width, height: sheet.height };
   const from = Math.max(0, -left, within.left - left);
   const to = Math.min(width, sheet.width - left, within.left + within.width - left);
@@ -65,13 +92,17 @@ export function blendOnto(
   const multiplies = blend === "multiply";
   for (let row = first; row < last; row++) {
     for (let column = from; column < to; column++) {
-      const source = (row * width + column) * 4;
-      if (data[source + 3] === 0) continue;
-      const share = (data[source + 3]! * opacity) / 255;
-      const target = ((top + row) * sheet.width + left + column) * CHANNELS;
-      for (let c = 0; c < CHANNELS; c++) {
+      const at = row * width + column;
+      if (cover[at] === 0) continue;
+      const share = (cover[at]! * opacity) / 255;
+      const source = at * channels;
+      const target = ((top + row) * sheet.width + left + column) * channels;
+      for (let c = 0; c < channels; c++) {
         const under = sheet.data[target + c]!;
-        const over = multiplies ? (data[source + c]! * under) / 255 : data[source + c]!;
+        const own = data[source + c]!;
+        // Light is multiplied; of ink it is the light that it leaves.
+        const light = paper === 0 ? most - ((most - own) * (most - under)) / most : (own * under) / most;
+        const over = multiplies ? light : own;
         sheet.data[target + c] = Math.round(under + (over - under) * share);
       }
     }
@@ -80,12 +111,13 @@ export function blendOnto(
 
 /** Fills a box with one colour, "#rrggbb". */
 export function fillBox(sheet: SheetPixels, box: PixelBox, colour: string): void {
+  const { channels } = sheet.space;
   const left = Math.max(0, box.left);
   const width = Math.min(sheet.width, box.left + box.width) - left;
   if (width <= 0) return;
-  const row = Buffer.alloc(width * CHANNELS, Buffer.from(colour.slice(1), "hex"));
+  const one = colourOf(sheet.space, colour);
+  const row = samples(width * channels, sheet.space);
+  for (let x = 0; x < width; x++) row.set(one, x * channels);
   const end = Math.min(sheet.height, box.top + box.height);
-  for (let y = Math.max(0, box.top); y < end; y++) {
-    row.copy(sheet.data, (y * sheet.width + left) * CHANNELS);
-  }
+  for (let y = Math.max(0, box.top); y < end; y++) sheet.data.set(row, (y * sheet.width + left) * channels);
 }

@@ -1,13 +1,19 @@
-import sharp, { type OutputInfo } from "sharp";
+import sharp, { type OutputInfo, type Sharp } from "sharp";
+import type { Samples } from "@wide-quilt/colour";
 import type { Quarter } from "@wide-quilt/core";
-import { openPhoto, openUpright } from "../photo/open.ts";
+import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
 import { afterTurn, areaOf, beforeTurn, WHOLE, type Part } from "./part.ts";
 
-/** Decoded pixels of a photo, 8-bit sRGB without alpha, turned as the photo lies in its cells. */
-export interface Decoded {
-  data: Buffer;
+/** Pixels of a photo in its own colours, without alpha. */
+export interface Raw {
+  data: Samples;
   width: number;
   height: number;
+}
+
+/** Decoded pixels of a photo, turned as the photo lies in its cells. */
+export interface Decoded extends Raw {
+  colours: OwnColours;
   /** The part of the turned photo that these pixels are. */
   part: Part;
 }
@@ -29,10 +35,13 @@ export async function decode(
   turn: Quarter,
   need: Part,
   size: { width: number; height: number },
+  depth: 8 | 16,
 ): Promise<Decoded> {
-  const { autoOrient: full } = await openPhoto(path).metadata();
+  const meta = await openPhoto(path).metadata();
+  const full = meta.autoOrient;
+  const colours = ownColours(meta, depth);
   const wanted = turn % 180 === 0 ? size : { width: size.height, height: size.width };
-  let image = openUpright(path);
+  let image = openOwn(path, meta, colours);
   let region = { left: 0, top: 0, width: full.width, height: full.height };
   let part = WHOLE;
   if (areaOf(need) < SMALL_PART) {
@@ -51,26 +60,27 @@ export async function decode(
     const height = Math.max(1, Math.round(region.height * shrink));
     image = image.resize(width, height, { fit: "fill" });
   }
-  const upright = await image.raw().toBuffer({ resolveWithObject: true });
-  const lying = turn === 0 ? upright : await turned(upright, turn);
-  return {
-    data: lying.data,
-    width: lying.info.width,
-    height: lying.info.height,
-    part: afterTurn(part, turn),
-  };
+  const upright = await rawOf(image, colours.depth);
+  const lying = turn === 0 ? upright : await rawOf(fromRaw(upright).rotate(turn), colours.depth);
+  return { ...lying, colours, part: afterTurn(part, turn) };
 }
 
-interface Raw {
-  data: Buffer;
-  info: OutputInfo;
+/** Raw pixels as a picture again. */
+export function fromRaw({ data, width, height }: Raw): Sharp {
+  const image = sharp(data, { raw: { width, height, channels: 3 } });
+  return data instanceof Uint16Array ? image.toColourspace("rgb16") : image;
 }
 
-const turned = ({ data, info }: Raw, turn: Quarter): Promise<Raw> =>
-  sharp(data, { raw: { width: info.width, height: info.height, channels: info.channels } })
-    .rotate(turn)
-    .raw()
+/** A picture's pixels. */
+export async function rawOf(image: Sharp, depth: 8 | 16): Promise<Raw> {
+  const { data, info } = await image
+    .raw({ depth: depth === 16 ? "ushort" : "uchar" })
     .toBuffer({ resolveWithObject: true });
+  return { data: samplesOf(data, info, depth), width: info.width, height: info.height };
+}
+
+const samplesOf = (data: Buffer, { width, height, channels }: OutputInfo, depth: 8 | 16): Samples =>
+  depth === 8 ? data : new Uint16Array(data.buffer, data.byteOffset, width * height * channels);
 
 /** The whole photo pixels of a part, with a margin, inside the photo. */
 function pixelsOf(part: Part, full: { width: number; height: number }) {

@@ -16,7 +16,7 @@ import { sizedGraphic } from "../graphic/size.ts";
 import { openUpright } from "../photo/open.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { clipped, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
-import { blendOnto, type Overlay, type SheetPixels } from "./canvas.ts";
+import { blendOnto, overlayOf, type SheetPixels } from "./canvas.ts";
 
 /** Ink and the cell that it is tilted with; null for ink of the sheet. */
 export interface Laid {
@@ -89,7 +89,8 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
       const height = Math.min(most, bottom - top);
       const marks = here.map(({ ink, cell }, i) => textMark(ink, cell, scale, `c${i}`)).join("");
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;
-      blendOnto(sheet, rendered(svg, [...new Set(here.map(({ ink }) => ink.text.font))], { left: 0, top }));
+      const fonts = new Set(here.map(({ ink }) => ink.text.font));
+      blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [...fonts], { left: 0, top })));
     }
   }
 }
@@ -113,11 +114,16 @@ function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number
   return found;
 }
 
-function rendered(svg: string, fonts: readonly FontId[], at: { left: number; top: number }): Overlay {
+/** A drawing as RGBA pixels of sRGB, and where they lie. */
+function rendered(
+  svg: string,
+  fonts: readonly FontId[],
+  at: { left: number; top: number },
+): [rgba: Buffer, box: PixelBox] {
   const image = new Resvg(svg, {
     font: { fontFiles: fonts.map((font) => FONT_FILES[font]()), loadSystemFonts: false },
   }).render();
-  return { data: straightAlpha(image.pixels), width: image.width, height: image.height, ...at };
+  return [straightAlpha(image.pixels), { width: image.width, height: image.height, ...at }];
 }
 
 /** Colours that were multiplied by their alpha, divided by it again. */
@@ -144,7 +150,8 @@ async function paintPicture(
     const box = pixelBox(degrees % 180 === 0 ? rect : onItsSideAbout(rect), ppi);
     if (box.width === 0 || box.height === 0) return;
     const data = await pictureAt(files(ink.of.id), ink.of.kind, box, degrees);
-    blendOnto(sheet, { data, ...box }, { ...how, clip: clip ? pixelBox(clip, ppi) : null });
+    const over = overlayOf(sheet.space, data, box);
+    blendOnto(sheet, over, { ...how, clip: clip ? pixelBox(clip, ppi) : null });
     return;
   }
   const upright = pixelBox(rect, ppi);
@@ -157,7 +164,7 @@ async function paintPicture(
   const image = `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none" transform="${transformOf(rect, turn, cell, pixelScale(ppi))}" xlink:href="data:image/png;base64,${png.toString("base64")}"/>`;
   const seen = clip ? clipped(image, clip, cell, pixelScale(ppi), "c") : image;
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" viewBox="${left} ${top} ${side} ${side}">${seen}</svg>`;
-  blendOnto(sheet, rendered(svg, [], { left, top }), how);
+  blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [], { left, top })), how);
 }
 
 /** A graphic or a photo as RGBA pixels of a box's size, turned by quarters. */

@@ -1,28 +1,33 @@
-import sharp, { type Sharp } from "sharp";
 import {
   layers,
-  lookChange,
   pixelBox,
   toPx,
   type CellPlan,
   type Ink,
-  type Look,
+  type Medium,
   type PixelBox,
   type Rect,
   type SheetPlan,
 } from "@wide-quilt/core";
-import { openUpright } from "../photo/open.ts";
+import type { Samples } from "@wide-quilt/colour";
+import { paintSpace, type PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { asOverlay, isRounded, paintBands, paintPiece } from "./bands.ts";
 import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
-import { decode, SMALL_PART } from "./decode.ts";
+import { developed, type Crop, type Shown } from "./developed.ts";
 import { paintGround } from "./ground.ts";
 import { paintInk, type Laid } from "./ink.ts";
 import { levelled } from "./level.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
-import { areaOf, seenPart, union, WHOLE, type Part } from "./part.ts";
+import { seenPart, type Part } from "./part.ts";
 import { tilted } from "./tilt.ts";
+
+/** How a sheet is painted; sRGB of eight bits for glossy paper where nothing is said. */
+export interface PaintSetup {
+  space?: PaintSpace;
+  medium?: Medium;
+}
 
 /**
  * Paints one sheet's plan to pixels. Each photo is decoded once however many cells show it; each cell is then
@@ -34,8 +39,10 @@ export async function paintSheet(
   plan: SheetPlan,
   files: PhotoFiles,
   watch: Watch = {},
+  setup: PaintSetup = {},
 ): Promise<SheetPixels> {
-  const sheet = blankSheet(plan.pixels.width, plan.pixels.height);
+  const { space = await paintSpace(), medium = "glossy" } = setup;
+  const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
   const { ppi } = plan;
   if (plan.ground) paintGround(sheet, plan.ground);
   await paintInk(sheet, ofSheet(plan.backing), ppi, files);
@@ -44,19 +51,19 @@ export async function paintSheet(
     const groups = sameLooks(layer);
     await inLanes(groups, lanesFor(groups, ppi), async (sights) => {
       await goOn(watch);
-      const photo = await developed(sights, ppi, files);
-      const painted = new Map<string, Promise<Buffer>>();
+      const photo = await developed(sights, { ppi, files, space, medium });
+      const painted = new Map<string, Promise<Samples>>();
       for (const { cell, rect } of sights) {
         const isLevel = cell.picture!.level === 0;
         const box = pixelBox(isLevel ? rect : cell.image, ppi);
         if (box.width === 0 || box.height === 0) continue;
         const lying = isLevel ? box : pixelBox(rect, ppi);
         const crop = cropOf(photo.part, cell, ppi, lying);
-        const key = JSON.stringify([crop, cell.look]);
+        const key = JSON.stringify([crop, cell.look, cell.sharpening]);
         let pixels = painted.get(key);
-        if (!pixels) painted.set(key, (pixels = looked(photo.crop(crop), cell.look)));
-        if (!isLevel) pixels = pixels.then((data) => levelled({ data, ...lying }, cell, box, ppi));
-        await paintCell(sheet, cell, await pixels, box, ppi);
+        if (!pixels) painted.set(key, (pixels = photo.crop(crop, cell)));
+        if (!isLevel) pixels = pixels.then((data) => levelled({ data, ...lying }, cell, box, ppi, space));
+        paintCell(sheet, cell, await pixels, box, ppi);
         watch.progress?.({ what: "cells", done: ++done, of: plan.cells.length });
       }
     });
@@ -80,26 +87,18 @@ export async function paintSheet(
 const ofSheet = (inks: readonly Ink[]): Laid[] => inks.map((ink) => ({ ink, cell: null }));
 
 /** Paints a cell's photo with its border and mat: straight onto the sheet, or as a piece that is tilted or rounded. */
-async function paintCell(
-  sheet: SheetPixels,
-  cell: CellPlan,
-  photo: Buffer,
-  box: PixelBox,
-  ppi: number,
-): Promise<void> {
+function paintCell(sheet: SheetPixels, cell: CellPlan, photo: Samples, box: PixelBox, ppi: number): void {
   if (cell.angle === 0 && !isRounded(cell)) {
     copyOnto(sheet, photo, box);
     paintBands(sheet, cell.bands, ppi);
     return;
   }
-  const piece = paintPiece(photo, box, cell.bands, ppi);
-  blendOnto(sheet, cell.angle === 0 ? asOverlay(piece) : await tilted(piece, cell, ppi));
+  const piece = paintPiece(photo, box, cell.bands, ppi, sheet.space);
+  blendOnto(sheet, cell.angle === 0 ? asOverlay(piece) : tilted(piece, cell, ppi));
 }
 
 /** A cell with a picture, the part of the photo it shows and where that lies on the sheet. */
-interface Sight {
-  cell: CellPlan;
-  part: Part;
+interface Sight extends Shown {
   rect: Rect;
 }
 
@@ -116,30 +115,6 @@ function sameLooks(cells: readonly CellPlan[]): Sight[][] {
     else groups.set(key, [{ cell, ...seen }]);
   }
   return [...groups.values()];
-}
-
-/** A photo of which boxes can be cut out at their size on the sheet. */
-interface Developed {
-  /** The part of the photo that this is. */
-  part: Part;
-  crop(crop: Crop): Promise<Buffer>;
-}
-
-/**
- * Gets a photo ready for the cells that show it in one way: decoded once for all of them, or where only one shows nearly
- * all of it, read and resampled in one go.
- */
-async function developed(sights: readonly Sight[], ppi: number, files: PhotoFiles): Promise<Developed> {
-  const { cell } = sights[0]!;
-  const { placed, turn } = cell.picture!;
-  const path = files(cell.paints!);
-  const need = sights.map(({ part }) => part).reduce(union);
-  if (sights.length === 1 && turn === 0 && areaOf(need) >= SMALL_PART) {
-    return { part: WHOLE, crop: (crop) => cutOut(openUpright(path), crop) };
-  }
-  const size = { width: toPx(placed.width, ppi), height: toPx(placed.height, ppi) };
-  const { data, width, height, part } = await decode(path, turn, need, size);
-  return { part, crop: (crop) => cutOut(sharp(data, { raw: { width, height, channels: 3 } }), crop) };
 }
 
 /** Photos that are worked on at a time where each is small on the sheet, and how small that is, in pixels. */
@@ -175,17 +150,6 @@ async function inLanes<T>(
   await Promise.all(Array.from({ length: lanes }, lane));
 }
 
-/** What is taken of a decoded photo for one cell: the photo resized to whole pixels, then a box cut out of it. */
-interface Crop {
-  /** The decoded part's size on the sheet, its edges rounded. */
-  width: number;
-  height: number;
-  left: number;
-  top: number;
-  boxWidth: number;
-  boxHeight: number;
-}
-
 function cropOf(
   part: Part,
   { picture }: CellPlan,
@@ -208,17 +172,4 @@ function cropOf(
     boxWidth: box.width,
     boxHeight: box.height,
   };
-}
-
-const cutOut = (image: Sharp, crop: Crop): Promise<Buffer> =>
-  image
-    .resize(crop.width, crop.height, { fit: "fill" })
-    .extract({ left: crop.left, top: crop.top, width: crop.boxWidth, height: crop.boxHeight })
-    .raw()
-    .toBuffer();
-
-async function looked(cut: Promise<Buffer>, look: Look | null): Promise<Buffer> {
-  const pixels = await cut;
-  lookChange(look)?.(pixels, 3);
-  return pixels;
 }

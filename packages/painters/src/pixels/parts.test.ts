@@ -1,12 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { applyEdit, arrange, freshJob, mm, um, type Quarter } from "@wide-quilt/core";
+import { paintSpace } from "../colour/space.ts";
 import { blankSheet, copyOnto, fillBox } from "./canvas.ts";
-import { withJfif } from "./jfif.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
 import { afterTurn, areaOf, beforeTurn, seenPart, union, WHOLE } from "./part.ts";
 
 const box = (left: number, top: number, width: number, height: number) => ({ left, top, width, height });
+
+const space = await paintSpace();
 
 describe("canvas", () => {
   const shown = (sheet: ReturnType<typeof blankSheet>) =>
@@ -17,7 +19,7 @@ describe("canvas", () => {
     );
 
   it("fills boxes, cut off at the paper's edges", () => {
-    const sheet = blankSheet(5, 4);
+    const sheet = blankSheet(5, 4, space);
     fillBox(sheet, box(3, 2, 9, 9), "#000000");
     fillBox(sheet, box(-2, -2, 3, 3), "#000000");
     fillBox(sheet, box(9, 9, 2, 2), "#000000");
@@ -25,7 +27,7 @@ describe("canvas", () => {
   });
 
   it("copies pixels, cut off at the paper's edges", () => {
-    const sheet = blankSheet(4, 3);
+    const sheet = blankSheet(4, 3, space);
     const pixels = Buffer.alloc(3 * 3 * 3, 0);
     copyOnto(sheet, pixels, box(-1, -1, 3, 3));
     copyOnto(sheet, pixels, box(3, 2, 3, 3));
@@ -34,7 +36,7 @@ describe("canvas", () => {
   });
 
   it("keeps the three channels apart", () => {
-    const sheet = blankSheet(1, 1);
+    const sheet = blankSheet(1, 1, space);
     fillBox(sheet, box(0, 0, 1, 1), "#20242c");
     expect([...sheet.data]).toEqual([0x20, 0x24, 0x2c]);
   });
@@ -122,23 +124,5 @@ describe("parts of a photo", () => {
     const away = { ...cell, picture: { ...cell.picture!, placed: { ...cell.picture!.placed, x: mm(900) } } };
     expect(seenPart(away)).toBeNull();
     expect(seenPart({ ...cell, picture: null })).toBeNull();
-  });
-});
-
-describe("withJfif", () => {
-  const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0, 2]);
-
-  it("puts an 18-byte segment behind the start marker (ITU-T T.871, 10.1)", () => {
-    const bytes = withJfif(jpeg, 300);
-    expect(bytes.length).toBe(jpeg.length + 18);
-    expect(bytes.toString("latin1", 6, 11)).toBe("JFIF\0");
-    expect([bytes[13], bytes.readUInt16BE(14), bytes.readUInt16BE(16)]).toEqual([1, 300, 300]);
-    expect(bytes.subarray(20)).toEqual(jpeg.subarray(2));
-  });
-
-  it("rounds a density to what the segment can say, and takes only JPEGs", () => {
-    expect(withJfif(jpeg, 299.6).readUInt16BE(14)).toBe(300);
-    expect(withJfif(jpeg, 1e9).readUInt16BE(14)).toBe(65_535);
-    expect(() => withJfif(Buffer.from("PNG..."), 300)).toThrow(/Not a JPEG/);
   });
 });

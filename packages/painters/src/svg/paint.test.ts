@@ -4,7 +4,7 @@ import { create, type Font } from "fontkit";
 import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
 import { applyEdit, arrange, freshJob, mm, um, type JobEdit } from "@wide-quilt/core";
-import { paintSvg } from "../index.ts";
+import { paintSvg, UNTITLED } from "../index.ts";
 import { quarters, testFolder } from "../testing/samples.ts";
 
 const folder = testFolder();
@@ -22,7 +22,7 @@ async function svg(...edits: JobEdit[]): Promise<string> {
     ...edits,
   ].reduce(applyEdit, freshJob("copies", "Drawing"));
   const path = join(folder, "sheet.svg");
-  await paintSvg(arrange(job, photos)[0]!, file, path, "A <sheet>");
+  await paintSvg(arrange(job, photos)[0]!, file, path, { about: { ...UNTITLED, title: "A <sheet>" } });
   return readFileSync(path, "utf8");
 }
 

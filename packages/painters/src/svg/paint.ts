@@ -10,17 +10,25 @@ import {
   type PictureInk,
   type SheetPlan,
 } from "@wide-quilt/core";
+import { UNTITLED, type FileAbout } from "../about/about.ts";
+import { xmpPacket } from "../about/xmp.ts";
 import { FONT_FILES } from "../fonts.ts";
 import { isDrawn } from "../graphic/size.ts";
 import { placing } from "../pdf/matrix.ts";
-import { embedPhoto } from "../pdf/photo.ts";
+import { embedPhoto, renditionOf, type Embedding } from "../embed/photo.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { openUpright } from "../photo/open.ts";
+import { WHOLE, type Part } from "../pixels/part.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { clipped, escaped, textMark, transformOf, type Scale, type TiltedWith } from "./marks.ts";
 
 /** Micrometres as they are: the view box is the paper in µm. */
 const UM: Scale = { at: (um) => um, edge: (um) => um };
+
+/** What is left out is as it usually is. */
+export interface SvgOptions extends Partial<Omit<Embedding, "ppi">> {
+  about?: FileAbout;
+}
 
 /**
  * Paints one sheet to an SVG file of the paper's size in millimetres: photos at their full resolution, words as text with
@@ -32,11 +40,12 @@ export async function paintSvg(
   sheet: SheetPlan,
   files: PhotoFiles,
   path: string,
-  title: string,
+  options: SvgOptions = {},
   watch: Watch = {},
 ): Promise<void> {
+  const { about = UNTITLED, photoPpi = null, medium = "glossy", keepPlace = false } = options;
   const { width, height } = sheet.paper;
-  const pictures = new SvgPictures(files);
+  const pictures = new SvgPictures(files, { photoPpi, medium, keepPlace, ppi: sheet.ppi });
   const marks: string[] = [];
   for (const ink of sheet.backing) marks.push(await pictures.ink(ink, null));
   let done = 0;
@@ -57,7 +66,8 @@ export async function paintSvg(
     path,
     [
       `<svg xmlns="http://www.w3.org/2000/svg" width="${width / 1000}mm" height="${height / 1000}mm" viewBox="0 0 ${width} ${height}">`,
-      `<title>${escaped(title)}</title>`,
+      `<title>${escaped(about.title)}</title>`,
+      `<metadata>${xmpPacket(about)}</metadata>`,
       `<defs>${fonts === "" ? "" : `<style>${fonts}</style>`}${pictures.defs.join("")}${groundDef(sheet)}</defs>`,
       `<rect width="${width}" height="${height}" fill="${groundFill(sheet)}"/>`,
       ...marks.filter((mark) => mark !== ""),
@@ -113,32 +123,44 @@ async function fontFaces({ cells, over, backing }: SheetPlan): Promise<string> {
   return (await Promise.all(faces)).join("");
 }
 
+/** A picture of the file, and which part of its photo it is. */
+interface Stored {
+  type: string;
+  data: Buffer;
+  part?: Part;
+}
+
 /** The file's pictures: each stored once, as a unit square, however often it is placed. */
 class SvgPictures {
   readonly defs: string[] = [];
   private readonly known = new Map<string, string>();
   private ids = 0;
 
-  constructor(private readonly files: PhotoFiles) {}
+  constructor(
+    private readonly files: PhotoFiles,
+    private readonly embedding: Embedding,
+  ) {}
 
   id(): string {
     return `c${++this.ids}`;
   }
 
   /** A cell's photo, laid where it lies. */
-  async photo({ paints, picture, look }: CellPlan): Promise<string> {
-    const name = await this.store(JSON.stringify([paints, look]), async () => {
-      const path = this.files(paints!);
-      const { jpeg, orientation } = await embedPhoto(path, look);
+  async photo(cell: CellPlan): Promise<string> {
+    const picture = cell.picture!;
+    const rendition = renditionOf(cell, picture, this.embedding);
+    const key = JSON.stringify([cell.paints, rendition, rendition && picture.ppi]);
+    const name = await this.store(key, async () => {
+      const path = this.files(cell.paints!);
+      const { jpeg, orientation, part } = await embedPhoto(path, rendition, picture, this.embedding);
       // Not every reader of SVG minds the flag that turns a photo, so it is turned here.
-      return orientation === 1
-        ? ["image/jpeg", jpeg]
-        : [
-            "image/jpeg",
-            await openUpright(path).jpeg({ quality: 95, chromaSubsampling: "4:4:4" }).toBuffer(),
-          ];
+      const upright =
+        orientation === 1
+          ? jpeg
+          : await openUpright(path).jpeg({ quality: 95, chromaSubsampling: "4:4:4" }).toBuffer();
+      return { type: "image/jpeg", data: upright, part };
     });
-    return `<use href="#${name}" transform="matrix(${placing(1, picture!.turn, picture!.placed).join(" ")})"/>`;
+    return `<use href="#${name}" transform="matrix(${placing(1, picture.turn, picture.placed).join(" ")})"/>`;
   }
 
   async ink(ink: Ink, cell: TiltedWith): Promise<string> {
@@ -151,21 +173,24 @@ class SvgPictures {
     return style === "" ? marks : `<g${style}>${marks}</g>`;
   }
 
-  private async graphic({ kind, id }: PictureInk["of"]): Promise<[type: string, data: Buffer]> {
+  private async graphic({ kind, id }: PictureInk["of"]): Promise<Stored> {
     const path = this.files(id);
-    if (kind === "photo") return ["image/jpeg", await openUpright(path).jpeg({ quality: 95 }).toBuffer()];
+    if (kind === "photo")
+      return { type: "image/jpeg", data: await openUpright(path).jpeg({ quality: 95 }).toBuffer() };
     const file = await readFile(path);
-    return [isDrawn(file) ? "image/svg+xml" : "image/png", file];
+    return { type: isDrawn(file) ? "image/svg+xml" : "image/png", data: file };
   }
 
-  private async store(key: string, read: () => Promise<[type: string, data: Buffer]>): Promise<string> {
+  private async store(key: string, read: () => Promise<Stored>): Promise<string> {
     const before = this.known.get(key);
     if (before !== undefined) return before;
     const name = `p${this.known.size + 1}`;
     this.known.set(key, name);
-    const [type, data] = await read();
+    const { type, data, part = WHOLE } = await read();
+    const { left, top, right, bottom } = part;
+    const place = `${left === 0 ? "" : `x="${left}" `}${top === 0 ? "" : `y="${top}" `}width="${right - left}" height="${bottom - top}"`;
     this.defs.push(
-      `<image id="${name}" width="1" height="1" preserveAspectRatio="none" href="data:${type};base64,${data.toString("base64")}"/>`,
+      `<image id="${name}" ${place} preserveAspectRatio="none" href="data:${type};base64,${data.toString("base64")}"/>`,
     );
     return name;
   }
