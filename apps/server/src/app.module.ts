@@ -18,6 +18,10 @@ import { PressController } from "./press/press.controller.ts";
 import { ProofsService } from "./press/proofs.service.ts";
 import { RunsService } from "./press/runs.service.ts";
 import { TasksService } from "./press/tasks.service.ts";
+import { PrintersController } from "./printers/printers.controller.ts";
+import { PrintersService } from "./printers/printers.service.ts";
+import { ProfilesController } from "./profiles/profiles.controller.ts";
+import { ProfilesService } from "./profiles/profiles.service.ts";
 import { StylesController } from "./styles/styles.controller.ts";
 import { StylesService } from "./styles/styles.service.ts";
 
@@ -44,6 +48,8 @@ export class AppModule implements OnModuleDestroy {
         PressController,
         GraphicsController,
         StylesController,
+        ProfilesController,
+        PrintersController,
       ],
       providers: [
         { provide: DB, useValue: db },
@@ -54,6 +60,8 @@ export class AppModule implements OnModuleDestroy {
         PatternsService,
         GraphicsService,
         StylesService,
+        ProfilesService,
+        PrintersService,
         TasksService,
         ProofsService,
         RunsService,

@@ -1,5 +1,6 @@
 /** What the server answers, for whoever asks: types alone, so that the web side shares them. */
-import type { Job, PhotoRecord, StyleChange } from "@wide-quilt/core";
+import type { ProfileFacts } from "@wide-quilt/colour";
+import type { Format, Job, PhotoRecord, StyleChange } from "@wide-quilt/core";
 
 /** A job as the interface is given it. */
 export interface JobView {
@@ -62,20 +63,46 @@ export interface WorkProgress {
   of: number;
 }
 
-export type WorkState = "painting" | "done" | "failed" | "cancelled";
-export type Format = "jpeg" | "png" | "pdf" | "svg";
+/** What a run does: waits for its turn, is painted, is held by a person, or has come to an end. */
+export type WorkState = "waiting" | "painting" | "paused" | "done" | "failed" | "cancelled";
 
 /** One sheet written for looking at: the true pixels and the true size of the file. */
 export interface Proof {
   id: string;
-  state: WorkState;
+  state: Exclude<WorkState, "waiting" | "paused">;
   progress: WorkProgress | null;
   format: Format;
   sheet: number;
   /** Bytes of the file, once it is done. */
   bytes: number | null;
   pixels: { width: number; height: number };
+  /** How much of the sheet each ink covers, added up; once it is done. */
+  coverage: number | null;
   why: string | null;
+}
+
+/** How many bytes a sheet has as a JPEG, by quality. */
+export interface JpegSizes {
+  sizes: { quality: number; bytes: number }[];
+}
+
+/** A colour profile that sheets can be written for. */
+export interface ProfileView extends ProfileFacts {
+  id: string;
+  /** Where it comes from, or what it is of. */
+  about: string;
+  /** Whether it was added by a person. */
+  own: boolean;
+}
+
+/** How the files of a run are named and divided. */
+export interface RunNaming {
+  /** Left out, files are named after people or after the job. */
+  rule?: string;
+  start: number;
+  each: boolean;
+  folder: string;
+  overwrite: boolean;
 }
 
 /** An output that was made, or is being made. */
@@ -84,13 +111,22 @@ export interface Run {
   jobId: string;
   jobName: string;
   format: Format;
-  quality: number;
+  /** The profile that it was written for, by its id; null for none. */
+  profile: string | null;
+  /** Where it was made, as the ticket has it. */
+  madeBy: string;
+  sheets: number | null;
+  /** What it cost, about; null where that is not known. */
+  price: number | null;
   state: WorkState;
   progress: WorkProgress | null;
   /** Why it failed, in a sentence. */
   why: string | null;
   files: { name: string; bytes: number }[];
   createdAt: string;
+  doneAt: string | null;
+  /** The run that it was made exactly as. */
+  again: string | null;
 }
 
 export interface RunList {

@@ -1,8 +1,8 @@
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { freshJob, type Job, type JobEdit } from "@wide-quilt/core";
-import type { JobView, ProblemBody, Run, TakenIn } from "../src/contract.ts";
+import { freshJob, type FileSetup, type Job, type JobEdit, type Press } from "@wide-quilt/core";
+import type { JobView, ProblemBody, Run, RunNaming, TakenIn } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 
 export const testFolder = (): string => mkdtempSync(join(tmpdir(), "wide-quilt-server-"));
@@ -51,11 +51,29 @@ export class Client {
     });
   }
 
+  /** Changes how a job is written. */
+  async press(job: string, change: Partial<Press>): Promise<JobView> {
+    const { body } = await this.ask<JobView>("GET", `/jobs/${job}`);
+    return (await this.edit(job, body.version, { do: "press", change })).body;
+  }
+
+  /** Starts a run of a job, as such a file where something is said of it. */
+  async startRun(
+    job: string,
+    { file, ...naming }: { file?: Partial<FileSetup> } & Partial<RunNaming> = {},
+  ): Promise<Answer<Run & ProblemBody>> {
+    if (file) {
+      const { body } = await this.ask<JobView>("GET", `/jobs/${job}`);
+      await this.press(job, { file: { ...body.job.press.file, ...file } });
+    }
+    return this.ask("POST", `/jobs/${job}/runs`, naming);
+  }
+
   /** Waits until a run has come to its end. */
   async ended(id: string): Promise<Run> {
     for (;;) {
       const { body } = await this.ask<Run>("GET", `/runs/${id}`);
-      if (body.state !== "painting") return body;
+      if (body.state !== "painting" && body.state !== "waiting") return body;
       await new Promise((go) => setTimeout(go, 30));
     }
   }

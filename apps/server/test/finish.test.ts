@@ -4,7 +4,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Graphic } from "@wide-quilt/core";
-import type { GraphicView, JobView, ProblemBody, Run, StyleView, TakenIn } from "../src/contract.ts";
+import type { GraphicView, JobView, ProblemBody, StyleView, TakenIn } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -78,9 +78,7 @@ describe("graphics over HTTP", () => {
     };
     const { id } = started.body;
     await client.edit(id, 0, { do: "graphics", graphics: { g1: stamp } });
-    const run = await client.ended(
-      (await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png" })).body.id,
-    );
+    const run = await client.ended((await client.startRun(id, { file: { format: "png" } })).body.id);
     expect(run.state).toBe("done");
     const { data, info } = await sharp(join(server.data, "out", "Stamped.png"))
       .removeAlpha()
@@ -165,13 +163,12 @@ describe("files of a run over HTTP", () => {
     });
     const { id } = started.body;
     await client.edit(id, 0, { do: "add photos", photos: [{ id: taken.photos[0]!.id, name: "gull.jpg" }] });
-    const write = async (how: object) =>
-      client.ended((await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "jpeg", ...how })).body.id);
+    const write = async (how: object) => client.ended((await client.startRun(id, how)).body.id);
     expect(
       (await write({ rule: "[name] [sheet, 3 digits]", start: 12, folder: "../../up" })).files[0]!.name,
     ).toBe("-..-up/gull 012.jpg");
     expect((await write({ rule: "../[name]" })).files[0]!.name).toBe("-gull.jpg");
-    const asked = await client.ask<ProblemBody>("POST", `/jobs/${id}/runs`, { format: "jpeg", start: -1 });
+    const asked = await client.startRun(id, { start: -1 });
     expect([asked.status, asked.body.field]).toEqual([400, "start"]);
   });
 });

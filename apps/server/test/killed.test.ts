@@ -3,8 +3,8 @@ import { connect } from "node:net";
 import { join } from "node:path";
 import sharp from "sharp";
 import { expect, it } from "vitest";
-import { mm } from "@wide-quilt/core";
-import type { JobView, Run, RunList } from "../src/contract.ts";
+import { chance, mm, USUAL_PRESS } from "@wide-quilt/core";
+import type { JobView, RunList } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -62,26 +62,38 @@ it("killed while saving, it has every edit that it confirmed, and their undo", a
   await server.kill();
 });
 
-it("killed while writing, it says so and leaves no half file", async () => {
+it("killed while writing, it goes on by itself: every run of the queue ends once, whole", async () => {
   const data = testFolder();
   let { server, client } = await started(data);
   const { id: photoId } = (await client.upload({ name: "a.jpg", data: await photo("#33aa55") })).body
     .photos[0]!;
   const { id } = await client.importJob();
   await client.edit(id, 0, { do: "add photos", photos: [{ id: photoId, name: "a.jpg" }] });
-  await client.edit(id, 1, {
-    do: "sheet",
-    change: { paper: { name: "Large", width: mm(600), height: mm(900) } },
-  });
-  const { body: run } = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png", rule: "Half" });
-  expect(run.state).toBe("painting");
-  await new Promise((go) => setTimeout(go, 400));
-  await server.kill();
-  ({ server, client } = await started(data));
+  await client.edit(id, 1, { do: "ticket", change: { copies: 20 } });
+  await client.press(id, { file: { ...USUAL_PRESS.file, format: "png" } });
+  const asked = [];
+  for (let i = 0; i < 10; i++)
+    asked.push((await client.startRun(id, { rule: `Run ${i} [sheet]`, folder: `${i % 3}` })).body.id);
+  const pause = chance(6);
+  for (let kill = 0; kill < 20; kill++) {
+    // Anywhere from before the first painting to well inside some.
+    await new Promise((go) => setTimeout(go, pause() * 350));
+    await server.kill();
+    ({ server, client } = await started(data));
+  }
+  for (const run of asked) expect((await client.ended(run)).state).toBe("done");
   const { body } = await client.ask<RunList>("GET", "/runs");
-  expect(body.runs).toMatchObject([
-    { state: "failed", why: expect.stringContaining("stopped in the middle"), files: [] },
-  ]);
-  expect(readdirSync(join(data, "out"))).toEqual([]);
+  expect(body.runs).toHaveLength(10);
+  const written = ["0", "1", "2"].flatMap((folder) =>
+    readdirSync(join(data, "out", folder)).map((name) => `${folder}/${name}`),
+  );
+  const promised = body.runs.flatMap(({ files }) => files);
+  expect(written.sort()).toEqual(promised.map(({ name }) => name).sort());
+  expect(readdirSync(join(data, "out")).sort()).toEqual(["0", "1", "2"]);
+  // The same sheets in all ten: the same bytes, and each picture is whole.
+  const bytes = new Set(promised.map(({ bytes: count }) => count));
+  expect(promised).toHaveLength(30);
+  expect(bytes.size).toBeLessThanOrEqual(2);
+  for (const name of written) await sharp(join(data, "out", name)).stats();
   await server.kill();
-});
+}, 300_000);

@@ -2,8 +2,8 @@ import { execFileSync } from "node:child_process";
 import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { ruleById, type Backdrop } from "@wide-quilt/core";
-import type { JobView, MadeBackdrop, ProblemBody, Run } from "../src/contract.ts";
+import { ruleById, USUAL_PRESS, type Backdrop } from "@wide-quilt/core";
+import type { JobView, MadeBackdrop, ProblemBody } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -97,7 +97,7 @@ describe("document photos over HTTP", () => {
       do: "ticket",
       change: { people, sheets: "per person", copies: 12, names: true },
     });
-    const asked = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "pdf" });
+    const asked = await client.startRun(id, { file: { format: "pdf" } });
     const run = await client.ended(asked.body.id);
     expect(run.files.map(({ name }) => name)).toEqual(["Ada Finch.pdf", "Ben-Tarn.pdf", "Ada Finch (2).pdf"]);
     const pages = (name: string) =>
@@ -133,9 +133,10 @@ describe("document photos over HTTP", () => {
       mask,
       made: made.body.id,
     };
-    await client.edit(id, 1, { do: "backdrops", backdrops: { [photo]: backdrop } });
+    await client.press(id, { file: { ...USUAL_PRESS.file, format: "png" } });
+    await client.edit(id, 2, { do: "backdrops", backdrops: { [photo]: backdrop } });
     const green = async (name: string) => {
-      const asked = await client.ask<Run>("POST", `/jobs/${id}/runs`, { format: "png", rule: name });
+      const asked = await client.startRun(id, { rule: name });
       const { files } = await client.ended(asked.body.id);
       const { data } = await sharp(join(server.data, "out", files[0]!.name))
         .raw()

@@ -4,8 +4,8 @@ import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { mm } from "@wide-quilt/core";
-import type { JobView, ProblemBody, Proof, Run } from "../src/contract.ts";
+import { mm, type FileSetup } from "@wide-quilt/core";
+import type { JobView, Proof, Run, RunNaming } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -28,13 +28,14 @@ async function badges(copies: number | "fit" = "fit"): Promise<JobView> {
   return (await client.edit(id, 1, { do: "ticket", change: { copies } })).body;
 }
 const out = () => readdirSync(join(server.data, "out")).sort();
-const start = (job: string, how: object) => client.ask<Run & ProblemBody>("POST", `/jobs/${job}/runs`, how);
+const start = (job: string, file: Partial<FileSetup>, naming: Partial<RunNaming> = {}) =>
+  client.startRun(job, { file, ...naming });
 
 describe("the press over HTTP", () => {
   it("paints a proof: its picture has the true pixels, its size is the file's", async () => {
-    const { id } = await badges();
-    const ask = () =>
-      client.ask<Proof>("POST", `/jobs/${id}/proofs`, { format: "jpeg", quality: 80, sheet: 1 });
+    const { id, job } = await badges();
+    await client.press(id, { file: { ...job.press.file, quality: 80 } });
+    const ask = () => client.ask<Proof>("POST", `/jobs/${id}/proofs`, { sheet: 1 });
     let proof = (await ask()).body;
     while (proof.state === "painting") proof = (await client.ask<Proof>("GET", `/proofs/${proof.id}`)).body;
     expect(proof).toMatchObject({ state: "done", pixels: { width: 1800, height: 1200 } });
@@ -47,9 +48,7 @@ describe("the press over HTTP", () => {
 
   it("writes the same bytes for the same job, beside what is there", async () => {
     const { id } = await badges();
-    const runs = await Promise.all(
-      [1, 2].map(() => start(id, { format: "jpeg", quality: 90, rule: "Twice" })),
-    );
+    const runs = await Promise.all([1, 2].map(() => client.startRun(id, { rule: "Twice" })));
     const ended = await Promise.all(runs.map(({ body }) => client.ended(body.id)));
     expect(ended.map(({ state }) => state)).toEqual(["done", "done"]);
     const names = ended.flatMap(({ files }) => files.map(({ name }) => name)).sort();
@@ -61,7 +60,7 @@ describe("the press over HTTP", () => {
   it("numbers the files of many sheets and gives them as a ZIP; a PDF has them as pages", async () => {
     const { id } = await badges(20);
     const run = await client.ended(
-      (await start(id, { format: "png", rule: "Team [sheet, 2 digits]" })).body.id,
+      (await start(id, { format: "png" }, { rule: "Team [sheet, 2 digits]" })).body.id,
     );
     expect(run.files.map(({ name }) => name)).toEqual(["Team 01.png", "Team 02.png", "Team 03.png"]);
     const zip = Buffer.from(
@@ -75,7 +74,7 @@ describe("the press over HTTP", () => {
     writeFileSync(path, zip);
     const unpacked = execFileSync("python3", ["-c", UNZIP, path, "Team 03.png"], { encoding: "utf8" });
     expect(unpacked.trim()).toBe(whole);
-    const pdf = await client.ended((await start(id, { format: "pdf", rule: "Team" })).body.id);
+    const pdf = await client.ended((await start(id, { format: "pdf" }, { rule: "Team" })).body.id);
     const info = execFileSync("pdfinfo", [join(server.data, "out", pdf.files[0]!.name)], {
       encoding: "utf8",
     });
@@ -85,7 +84,7 @@ describe("the press over HTTP", () => {
   it("cancels a run, and leaves nothing of it", async () => {
     const { id } = await badges(4000);
     const before = out();
-    const { body } = await start(id, { format: "png", rule: "Endless [sheet]" });
+    const { body } = await start(id, { format: "png" }, { rule: "Endless [sheet]" });
     await expect
       .poll(async () => (await client.ask<Run>("GET", `/runs/${body.id}`)).body.progress?.done ?? 0)
       .toBeGreaterThan(0);
@@ -100,24 +99,26 @@ describe("the press over HTTP", () => {
       do: "ticket",
       change: { size: { width: mm(900), height: mm(900) } },
     });
-    const nothing = await start(id, { format: "jpeg" });
+    const nothing = await client.startRun(id);
     expect(nothing.body).toMatchObject({
       status: 422,
       detail: expect.stringContaining("Not one piece of 900"),
     });
-    await client.edit(id, large.body.version, {
+    const { body: now } = await client.ask<JobView>("GET", `/jobs/${id}`);
+    expect(now.version).toBe(large.body.version);
+    await client.edit(id, now.version, {
       do: "sheet",
       change: { paper: { name: "Wall", width: mm(4000), height: mm(3000) } },
     });
     const huge = await start(id, { format: "png" });
     expect(huge.body).toMatchObject({ status: 422, type: "/problems/too-many-pixels" });
-    const quality = await start(id, { format: "jpeg", quality: 0 });
-    expect(quality.body).toMatchObject({
-      status: 400,
-      field: "quality",
-      detail: expect.stringContaining("at least 1"),
+    const { body: view } = await client.ask<JobView>("GET", `/jobs/${id}`);
+    const poor = await client.edit(id, view.version, {
+      do: "press",
+      change: { file: { ...view.job.press.file, quality: 0 } },
     });
-    expect((await start(id, { format: "gif" })).body.detail).toContain("jpeg, png, pdf or svg");
+    expect(poor.status).toBe(422);
+    expect(poor.body.detail).toContain("at least 1");
   });
 });
 

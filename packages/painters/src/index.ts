@@ -15,4 +15,5 @@ export type { SheetPixels } from "./pixels/canvas.ts";
 export { paintSvg, type SvgOptions } from "./svg/paint.ts";
 export { paintPdf, type PdfOptions } from "./pdf/paint.ts";
 export { GRAPHIC_LIMITS, takeGraphic, type TakenGraphic } from "./graphic/take.ts";
+export { placeOf } from "./photo/private.ts";
 export { isDrawn } from "./graphic/size.ts";

@@ -39,6 +39,11 @@ export class DataFolder {
     return join(this.root, "photos", "developed", photo.slice(0, 2), `${photo}.jpg`);
   }
 
+  /** A colour profile that was added. */
+  profile(id: string): string {
+    return join(this.root, "profiles", `${id}.icc`);
+  }
+
   graphic(id: string): string {
     return join(this.root, "graphics", id.slice(0, 2), id);
   }

@@ -1,6 +1,7 @@
-import type { Job, PhotoRecord, StyleChange } from "@wide-quilt/core";
-import type { Format, WorkState } from "../contract.ts";
-import { index, integer, primaryKey, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import type { ProfileFacts } from "@wide-quilt/colour";
+import type { Format, Job, PhotoRecord, Printer, StyleChange } from "@wide-quilt/core";
+import type { RunNaming, WorkState } from "../contract.ts";
+import { index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
 
 /** Photos, each once: the id is the hash of the file. */
 export const photos = sqliteTable("photos", {
@@ -75,6 +76,34 @@ export const runs = sqliteTable(
     files: text("files", { mode: "json" }).$type<{ name: string; bytes: number }[]>().notNull(),
     createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
     doneAt: integer("done_at", { mode: "timestamp_ms" }),
+    /** How its files are named and divided; null in runs of before this was kept. */
+    naming: text("naming", { mode: "json" }).$type<RunNaming>(),
+    /** The date that stands in its files: the same again gives the same bytes. */
+    stamp: integer("stamp", { mode: "timestamp_ms" }),
+    sheets: integer("sheets"),
+    /** What it cost, about, paper and ink. */
+    price: real("price"),
+    /** The run that it is made exactly as. */
+    again: text("again"),
   },
   (table) => [index("runs_by_job").on(table.jobId)],
 );
+
+/** Colour profiles that were added; the id is the hash of the file. */
+export const profiles = sqliteTable("profiles", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  of: text("of").$type<ProfileFacts["of"]>().notNull(),
+  space: text("space").$type<ProfileFacts["space"]>().notNull(),
+  /** Whether it is offered; one that was taken out is kept for runs that were made with it. */
+  listed: integer("listed", { mode: "boolean" }).notNull(),
+  createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
+});
+
+/** Places to print at. */
+export const printers = sqliteTable("printers", {
+  id: text("id").primaryKey(),
+  printer: text("printer", { mode: "json" }).$type<Printer>().notNull(),
+  /** Its place in the list. */
+  place: integer("place").notNull(),
+});

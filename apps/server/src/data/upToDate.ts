@@ -1,10 +1,10 @@
 import { eq } from "drizzle-orm";
 import { JOB_VERSION, readJob, type Job } from "@wide-quilt/core";
 import type { Db } from "./database.ts";
-import { jobs, patterns, revisions } from "./schema.ts";
+import { jobs, patterns, revisions, runs } from "./schema.ts";
 
 /**
- * Brings jobs and patterns that an older version kept up to this one's form. The steps of such a job are forgotten:
+ * Brings jobs, patterns and the jobs of runs that an older version kept up to this one's form. The steps of such a job are forgotten:
  * they hold parts in the old form, and one back would make a job that nobody can read. A job that cannot be brought up to
  * date stays as it is, for a later version to read.
  */
@@ -19,6 +19,15 @@ export function bringUpToDate(db: Db): void {
     for (const { id, job } of tx.select().from(patterns).all()) {
       const current = newer(job);
       if (current) tx.update(patterns).set({ job: current }).where(eq(patterns.id, id)).run();
+    }
+    for (const { id, job, format, quality } of tx.select().from(runs).all()) {
+      const current = newer(job);
+      if (!current) continue;
+      const press = { ...current.press, file: { ...current.press.file, format, quality } };
+      tx.update(runs)
+        .set({ job: { ...current, press } })
+        .where(eq(runs.id, id))
+        .run();
     }
   });
 }

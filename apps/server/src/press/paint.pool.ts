@@ -3,11 +3,11 @@ import { Worker } from "node:worker_threads";
 import { Injectable, type OnModuleDestroy } from "@nestjs/common";
 import { Cancelled, type Progress } from "@wide-quilt/painters";
 import { Queue } from "../photos/queue.ts";
-import type { FromWorker, PaintedFile, PaintTask, ToWorker } from "./task.ts";
+import type { FromWorker, Painted, PaintTask, ToWorker } from "./task.ts";
 
 /** A painting that is under way or waits for its turn. */
 export interface Painting {
-  result: Promise<PaintedFile[]>;
+  result: Promise<Painted>;
   cancel(): void;
 }
 
@@ -55,7 +55,7 @@ export class PaintPool implements OnModuleDestroy {
     return worker;
   }
 
-  private work(worker: Worker, task: PaintTask, progress: (p: Progress) => void): Promise<PaintedFile[]> {
+  private work(worker: Worker, task: PaintTask, progress: (p: Progress) => void): Promise<Painted> {
     return new Promise((resolve, reject) => {
       const settle = (act: () => void) => {
         worker.off("message", listen).off("error", fail).off("exit", gone);
@@ -65,7 +65,7 @@ export class PaintPool implements OnModuleDestroy {
         if ("progress" in message) progress(message.progress);
         else if ("done" in message) settle(() => resolve(message.done));
         else if ("cancelled" in message) settle(() => reject(new Cancelled()));
-        else settle(() => reject(new Error(message.failed)));
+        else settle(() => reject(Object.assign(new Error(message.failed), { code: message.code })));
       };
       const fail = (error: unknown) => settle(() => reject(error));
       const gone = () =>

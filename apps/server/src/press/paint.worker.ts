@@ -23,6 +23,9 @@ async function work(task: PaintTask): Promise<void> {
     say({ done });
   } catch (error) {
     if (error instanceof Cancelled) say({ cancelled: true });
-    else say({ failed: error instanceof Error ? error.message : String(error) });
+    else {
+      const { code } = error as { code?: string };
+      say({ failed: error instanceof Error ? error.message : String(error), code });
+    }
   }
 }

@@ -15,8 +15,8 @@ import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
 import { ZipFile } from "yazl";
 import { attachment } from "../web/attachment.ts";
-import { AskProof, AskRun } from "./press.dto.ts";
-import type { Proof, Run, RunList } from "../contract.ts";
+import { AskProof, AskRun, AskSizes } from "./press.dto.ts";
+import type { JpegSizes, Proof, Run, RunList } from "../contract.ts";
 import { DigitalService } from "./digital.service.ts";
 import { ProofsService } from "./proofs.service.ts";
 import { RunsService } from "./runs.service.ts";
@@ -33,8 +33,15 @@ export class PressController {
   @Post("jobs/:id/proofs")
   @HttpCode(200)
   @ApiOperation({ summary: "Paints one sheet for looking at: true pixels, true file size" })
-  askProof(@Param("id") job: string, @Body() ask: AskProof): Proof {
+  askProof(@Param("id") job: string, @Body() ask: AskProof): Promise<Proof> {
     return this.proofs.ask(job, ask);
+  }
+
+  @Post("jobs/:id/sizes")
+  @HttpCode(200)
+  @ApiOperation({ summary: "How many bytes a sheet has as a JPEG, by quality" })
+  sizes(@Param("id") job: string, @Body() { sheet }: AskSizes): Promise<JpegSizes> {
+    return this.proofs.sizes(job, sheet);
   }
 
   @Get("proofs/:id")
@@ -93,6 +100,26 @@ export class PressController {
   @ApiOperation({ summary: "Cancels a run that is under way" })
   cancelRun(@Param("id") id: string): void {
     this.runs.cancel(id);
+  }
+
+  @Post("runs/:id/again")
+  @ApiOperation({ summary: "The same once more, exactly as before: files of the same bytes" })
+  again(@Param("id") id: string): Run {
+    return this.runs.again(id);
+  }
+
+  @Post("runs/:id/pause")
+  @HttpCode(204)
+  @ApiOperation({ summary: "Holds a run; it begins anew when it goes on" })
+  pause(@Param("id") id: string): void {
+    this.runs.pause(id);
+  }
+
+  @Post("runs/:id/resume")
+  @HttpCode(204)
+  @ApiOperation({ summary: "Puts a run that was held, cancelled or that failed back into the queue" })
+  resume(@Param("id") id: string): void {
+    this.runs.goOn(id);
   }
 
   @Get("runs/:id/download")

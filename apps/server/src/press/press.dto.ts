@@ -1,27 +1,29 @@
 import { ApiProperty } from "@nestjs/swagger";
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from "class-validator";
-import type { Format } from "../contract.ts";
+import { IsBoolean, IsInt, IsOptional, IsString, Length, Max, Min } from "class-validator";
+import type { RunNaming } from "../contract.ts";
 
-export class HowToWrite {
-  @ApiProperty({ enum: ["jpeg", "png", "pdf", "svg"] })
-  @IsIn(["jpeg", "png", "pdf", "svg"], { message: "must be jpeg, png, pdf or svg" })
-  format!: Format;
-
-  @ApiProperty({ minimum: 1, maximum: 100, description: "JPEG quality", default: 92 })
+export class AskProof {
+  @ApiProperty({ minimum: 1, description: "The number of the sheet to look at" })
   @IsInt({ message: "must be a whole number" })
   @Min(1, { message: "must be at least 1" })
-  @Max(100, { message: "must be at most 100" })
-  quality: number = 92;
+  sheet!: number;
+
+  @ApiProperty({
+    description: "Whether a picture in wide colours is wanted, for a soft proof, instead of the file itself",
+    default: false,
+  })
+  @IsBoolean()
+  wide: boolean = false;
 }
 
-export class AskProof extends HowToWrite {
-  @ApiProperty({ minimum: 1, description: "The number of the sheet to look at" })
+export class AskSizes {
+  @ApiProperty({ minimum: 1, description: "The number of the sheet" })
   @IsInt({ message: "must be a whole number" })
   @Min(1, { message: "must be at least 1" })
   sheet!: number;
 }
 
-export class AskRun extends HowToWrite {
+export class AskRun implements RunNaming {
   @ApiProperty({
     description: "The files' names without their ending, with fields: [name] [sheet, 3 digits]",
     required: false,

@@ -2,14 +2,16 @@ import { createHash } from "node:crypto";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
+import { isDrawing, type Job, type SheetPlan } from "@wide-quilt/core";
 import { Cancelled } from "@wide-quilt/painters";
-import type { Proof } from "../contract.ts";
+import type { JpegSizes, Proof } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
+import { notPainted } from "./notPainted.ts";
 import { PaintPool, type Painting } from "./paint.pool.ts";
 import type { AskProof } from "./press.dto.ts";
-import { ENDING, isDrawing } from "./task.ts";
+import { ENDING } from "./task.ts";
 import { TasksService } from "./tasks.service.ts";
 
 interface KeptProof extends Proof {
@@ -20,7 +22,36 @@ interface KeptProof extends Proof {
 
 /** Proofs kept for looking at again; the oldest goes first. */
 const MOST_PROOFS = 24;
-const PICTURE_OF_DRAWING = "picture.jpg";
+const PICTURE = "picture.jpg";
+/** Qualities that a sheet is weighed at for the curve of size against quality. */
+const WEIGHED = [30, 50, 65, 75, 82, 88, 92, 95, 98, 100] as const;
+/** The longest side of the picture that a soft proof is made of, in pixels. */
+const SOFT_PROOF_SIDE = 1600;
+
+/** Whether a browser shows the file as it is. */
+const isShown = ({ press: { file, colour } }: Job): boolean =>
+  !isDrawing(file.format) && file.format !== "tiff" && (colour === null || colour.profile === "srgb");
+
+/** The job as a picture in wide colours, which a soft proof then brings to the printer’s and back. */
+const forSoftProof = (job: Job): Job => ({
+  ...job,
+  press: {
+    ...job.press,
+    file: { ...job.press.file, format: "png", depth: 8 },
+    colour: { profile: "oprgb", intent: "relative", blackPoint: true },
+  },
+});
+
+/** A sheet in no more pixels than a screen shows of it. */
+function coarse(plan: SheetPlan): SheetPlan {
+  const { width, height } = plan.pixels;
+  const scale = Math.min(1, SOFT_PROOF_SIDE / Math.max(width, height));
+  return {
+    ...plan,
+    ppi: plan.ppi * scale,
+    pixels: { width: Math.round(width * scale), height: Math.round(height * scale) },
+  };
+}
 
 /** Paints single sheets for the Press view. The same question is painted once. */
 @Injectable()
@@ -34,25 +65,26 @@ export class ProofsService {
     @Inject(DataFolder) private readonly folder: DataFolder,
   ) {}
 
-  ask(jobId: string, { format, quality, sheet }: AskProof): Proof {
-    const job = this.jobs.job(jobId);
-    const sheets = this.tasks.sheets(job, format);
-    const plan = sheets[sheet - 1];
-    if (!plan) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
+  async ask(jobId: string, { sheet, wide }: AskProof): Promise<Proof> {
+    const own = this.jobs.job(jobId);
+    const job = wide ? forSoftProof(own) : own;
+    const sheets = this.tasks.sheets(job);
+    const asked = sheets[sheet - 1];
+    if (!asked) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
+    const plan = wide ? coarse(asked) : asked;
+    const { format } = job.press.file;
     const id = createHash("sha256")
-      .update(JSON.stringify([plan, job.name, format, format === "jpeg" ? quality : null]))
+      .update(JSON.stringify([plan, job.name, job.press]))
       .digest("hex")
       .slice(0, 32);
     const known = this.proofs.get(id);
     if (known && (known.state === "painting" || known.state === "done")) return shown(known);
     const file = join(this.folder.proofs, id, `sheet.${ENDING[format]}`);
-    const picture = isDrawing(format) ? join(this.folder.proofs, id, PICTURE_OF_DRAWING) : file;
-    const task = this.tasks.task(job, [plan], {
-      format,
-      quality,
+    const picture = isShown(job) || wide ? file : join(this.folder.proofs, id, PICTURE);
+    const task = await this.tasks.task(job, [plan], {
       date: 0,
       files: [{ path: file, sheets: 1 }],
-      picture: isDrawing(format) ? picture : undefined,
+      picture: picture === file ? undefined : picture,
     });
     const painting = this.pool.paint(task, (progress) => (proof.progress = progress));
     const proof: KeptProof = {
@@ -62,6 +94,7 @@ export class ProofsService {
       format,
       sheet,
       bytes: null,
+      coverage: null,
       pixels: plan.pixels,
       why: null,
       painting,
@@ -69,6 +102,16 @@ export class ProofsService {
     };
     this.keep(proof);
     return shown(proof);
+  }
+
+  /** How many bytes a sheet has at each of some JPEG qualities. */
+  async sizes(jobId: string, sheet: number): Promise<JpegSizes> {
+    const job = this.jobs.job(jobId);
+    const plan = this.tasks.sheets(job)[sheet - 1];
+    if (!plan) throw Problem.notFound("sheet", `There is no sheet ${sheet}.`);
+    const task = await this.tasks.task(job, [plan], { date: 0, files: [], weigh: [...WEIGHED] });
+    const { sizes } = await this.pool.paint(task).result;
+    return { sizes: sizes.map((bytes, i) => ({ quality: WEIGHED[i]!, bytes })) };
   }
 
   proof(id: string): Proof {
@@ -99,8 +142,9 @@ export class ProofsService {
     this.proofs.delete(proof.id);
     this.proofs.set(proof.id, proof);
     proof.painting.result.then(
-      ([file]) => {
-        if (proof.state === "painting") Object.assign(proof, { state: "done", bytes: file!.bytes });
+      ({ files, coverage }) => {
+        if (proof.state !== "painting") return;
+        Object.assign(proof, { state: "done", bytes: files[0]!.bytes, coverage: coverage[0] ?? null });
       },
       (error: unknown) => {
         if (error instanceof Cancelled) proof.state = "cancelled";
@@ -115,17 +159,4 @@ export class ProofsService {
   }
 }
 
-/** Why painting failed, for a person. */
-export const notPainted = (error: unknown): string =>
-  `The sheet could not be painted: ${error instanceof Error ? error.message : String(error)} The job is as it was; put the photo in again or take another.`;
-
-const shown = ({ id, state, progress, format, sheet, bytes, pixels, why }: KeptProof): Proof => ({
-  id,
-  state,
-  progress,
-  format,
-  sheet,
-  bytes,
-  pixels,
-  why,
-});
+const shown = ({ painting: _painting, picture: _picture, ...proof }: KeptProof): Proof => proof;

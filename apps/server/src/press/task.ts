@@ -1,16 +1,12 @@
-import type { PhotoId, SheetPlan } from "@wide-quilt/core";
-import type { Format } from "../contract.ts";
+import type { Format, PhotoId, Press, SheetPlan } from "@wide-quilt/core";
 import type { Progress } from "@wide-quilt/painters";
 
-export interface Output {
-  format: Format;
-  /** JPEG quality, 1…100; nothing to the others. */
-  quality: number;
-}
-
 /** Files to be painted, as it is handed to a worker: plain data only. */
-export interface PaintTask extends Output {
+export interface PaintTask {
   sheets: SheetPlan[];
+  press: Press;
+  /** The bytes of the profile that colours are written for; null for no colour management. */
+  profile: Uint8Array | null;
   /** Where each photo's file lies. */
   photos: Record<PhotoId, string>;
   title: string;
@@ -18,22 +14,31 @@ export interface PaintTask extends Output {
   date: number;
   /** Each file and how many of the sheets it takes, one after the other: pixels take one. */
   files: { path: string; sheets: number }[];
-  /** Where a picture of the first sheet goes, for a format that a browser does not show as a picture. */
+  /** Where an sRGB picture of the first sheet goes, for a file that a browser does not show as it is. */
   picture?: string;
+  /** JPEG qualities that the first sheet is weighed at, instead of being written. */
+  weigh?: number[];
 }
 
-export interface PaintedFile {
-  bytes: number;
+export interface Painted {
+  files: { bytes: number }[];
+  /** How much of each sheet of pixels the inks cover; drawings are not looked at. */
+  coverage: number[];
+  /** Bytes at the qualities that were asked for. */
+  sizes: number[];
 }
 
 /** Worker to pool. */
 export type FromWorker =
-  { progress: Progress } | { done: PaintedFile[] } | { cancelled: true } | { failed: string };
+  { progress: Progress } | { done: Painted } | { cancelled: true } | { failed: string; code?: string };
 
 /** Pool to worker. */
 export type ToWorker = { paint: PaintTask } | { cancel: true };
 
-export const ENDING: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf", svg: "svg" };
-
-/** Formats that are not made of pixels: a proof of them is painted beside them. */
-export const isDrawing = (format: Format): format is "pdf" | "svg" => format === "pdf" || format === "svg";
+export const ENDING: Record<Format, string> = {
+  jpeg: "jpg",
+  png: "png",
+  tiff: "tif",
+  pdf: "pdf",
+  svg: "svg",
+};

@@ -1,12 +1,22 @@
 import { existsSync } from "node:fs";
 import { Inject, Injectable } from "@nestjs/common";
-import { arrange, check, LIMITS, type Job, type PhotoRecord, type SheetPlan } from "@wide-quilt/core";
+import {
+  arrange,
+  check,
+  corrected,
+  isDrawing,
+  kindOf,
+  LIMITS,
+  type Job,
+  type PhotoRecord,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import { JPEG_SIDE } from "@wide-quilt/painters";
 import { DataFolder } from "../data/folder.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
-import type { Format } from "../contract.ts";
-import { isDrawing, type PaintTask } from "./task.ts";
+import { ProfilesService } from "../profiles/profiles.service.ts";
+import type { PaintTask } from "./task.ts";
 
 /** Turns a job into what a painter needs, and refuses what cannot be written with a sentence. */
 @Injectable()
@@ -14,11 +24,16 @@ export class TasksService {
   constructor(
     @Inject(PhotosService) private readonly photos: PhotosService,
     @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(ProfilesService) private readonly profiles: ProfilesService,
   ) {}
 
-  /** Plans a job's sheets with the server's own computation. */
-  sheets(job: Job, format: Format): SheetPlan[] {
+  /**
+   * Plans a job's sheets with the server's own computation, as its printer has to be sent them for them to come out in
+   * their true size.
+   */
+  sheets(job: Job): SheetPlan[] {
     const records = this.records(job);
+    const { format } = job.press.file;
     const sheets = arrange(job, records);
     if (sheets.length === 0) {
       const why = check(job, records, sheets)[0]?.sentence ?? "There is nothing on the sheet.";
@@ -41,7 +56,8 @@ export class TasksService {
         `A JPEG can be ${JPEG_SIDE} px long at most, this sheet is ${Math.max(width, height)} px. Write a PNG or a PDF.`,
       );
     }
-    return sheets;
+    const { scale } = job.sheet.printer;
+    return kindOf(job).measuresPrinter ? sheets : sheets.map((sheet) => corrected(sheet, scale));
   }
 
   /** What is known of a job's photos. */
@@ -49,18 +65,20 @@ export class TasksService {
     return this.photos.records(job.stash.map(({ id }) => id));
   }
 
-  task(
+  async task(
     job: Job,
     sheets: SheetPlan[],
-    as: Pick<PaintTask, "format" | "quality" | "files" | "date" | "picture">,
-  ): PaintTask {
+    as: Pick<PaintTask, "files" | "date" | "picture" | "weigh">,
+  ): Promise<PaintTask> {
     const photos = sheets.flatMap(({ cells }) => cells.flatMap(({ paints }) => paints ?? []));
     const inks = sheets
       .flatMap(({ backing, cells, over }) => [...backing, ...cells.flatMap((cell) => cell.over), ...over])
       .flatMap((ink) => (ink.kind === "picture" ? ink.of.id : []));
     const used = new Set([...photos, ...inks]);
     const paths = Object.fromEntries([...used].map((id) => [id, this.pathOf(id)]));
-    return { ...as, sheets, photos: paths, title: job.name };
+    const { press } = job;
+    const profile = press.colour ? await this.profiles.bytes(press.colour.profile) : null;
+    return { ...as, sheets, press, profile, photos: paths, title: job.name };
   }
 
   /** Where the file of a photo or a graphic lies, as painters read it. */
