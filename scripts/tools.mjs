@@ -10,6 +10,8 @@ const TOOLS = [
   ["/usr/bin/convert", "imagemagick"],
   ["/usr/bin/qpdf", "qpdf"],
   ["/usr/bin/heif-enc", "libheif-examples"],
+  ["/usr/bin/transicc", "liblcms2-utils"],
+  ["/usr/bin/ipptool", "cups-ipp-utils"],
 ];
 
 /** Installs the missing ones with apt; where that cannot be done, says in a sentence what to install. */

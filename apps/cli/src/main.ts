@@ -10,7 +10,7 @@ const USAGE = `Usage:
   npx wide-quilt arrange JOB.json [--photos DIR]     the plan of the sheets as JSON
   npx wide-quilt check JOB.json [--photos DIR]       what would spoil the print; ends with 1 where something is wrong
 
-  --out       ends in .jpg, .png or .pdf; several sheets become numbered files
+  --out       ends in .jpg, .png, .tif, .pdf or .svg; several sheets become numbered files
   --photos    the folder that the job's photos lie in`;
 
 const MARK: Record<Finding["level"], string> = { wrong: "wrong", look: "look ", right: "right" };
@@ -41,7 +41,7 @@ async function run(args: string[]): Promise<number> {
   if (values.photos === undefined) throw new Said(`Say where the photos are: --photos DIR\n\n${USAGE}`);
   const ppi =
     values.ppi === undefined ? undefined : number("ppi", values.ppi, LIMITS.ppi.least, LIMITS.ppi.most);
-  const quality = number("quality", values.quality, 1, 100);
+  const quality = values.quality === undefined ? undefined : number("quality", values.quality, 1, 100);
   for (const path of await render(job, photos, { out: values.out, ppi, quality })) console.log(path);
   return 0;
 }
@@ -55,7 +55,7 @@ function read(args: string[]) {
         photos: { type: "string" },
         out: { type: "string" },
         ppi: { type: "string" },
-        quality: { type: "string", default: "92" },
+        quality: { type: "string" },
         help: { type: "boolean", default: false },
       },
     });

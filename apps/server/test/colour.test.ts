@@ -36,6 +36,18 @@ function addProfile(bytes: Buffer) {
   return client.ask<ProfileView & ProblemBody>("POST", "/profiles", form);
 }
 
+/** Whether a small file system can be made here, which takes rights that not every machine gives. */
+function canMount(): boolean {
+  const at = testFolder();
+  try {
+    execFileSync("mount", ["-t", "tmpfs", "-o", "size=64k", "tmpfs", at], { stdio: "ignore" });
+    execFileSync("umount", [at]);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 const file = ({ files }: Run) => readFileSync(join(server.data, "out", files[0]!.name));
 const withProfile = (id: string, profile: string) =>
   client.press(id, { colour: { profile, intent: "relative", blackPoint: true } });
@@ -190,34 +202,37 @@ describe("the queue", () => {
     expect((await client.ended(body.id)).state).toBe("cancelled");
   });
 
-  it("says that a disk is full, keeps what was there, and writes it once there is room", async () => {
-    // A file system that is smaller than the sheet.
-    const data = testFolder();
-    execFileSync("mkdir", ["-p", join(data, "out")]);
-    execFileSync("mount", ["-t", "tmpfs", "-o", "size=400k", "tmpfs", join(data, "out")]);
-    const small = await Server.start(data);
-    try {
-      const own = new Client(small);
-      const noise = { type: "gaussian", mean: 128, sigma: 60 } as const;
-      const bytes = await sharp({
-        create: { width: 1200, height: 1600, channels: 3, background: "#fff", noise },
-      })
-        .jpeg()
-        .toBuffer();
-      const taken = (await own.upload({ name: "n.jpg", data: bytes })).body.photos[0]!;
-      const { id } = await own.importJob();
-      await own.edit(id, 0, { do: "add photos", photos: [{ id: taken.id, name: "n.jpg" }] });
-      writeFileSync(join(data, "out", "kept.txt"), "kept");
-      const { body } = await own.startRun(id, { file: { format: "png" } });
-      const run = await own.ended(body.id);
-      expect(run).toMatchObject({ state: "failed", why: expect.stringContaining("disk is full") });
-      expect(readFileSync(join(data, "out", "kept.txt"), "utf8")).toBe("kept");
-      execFileSync("mount", ["-o", "remount,size=60m", join(data, "out")]);
-      await own.ask("POST", `/runs/${body.id}/resume`);
-      expect((await own.ended(body.id)).state).toBe("done");
-    } finally {
-      await small.kill();
-      execFileSync("umount", [join(data, "out")]);
-    }
-  });
+  it.runIf(canMount())(
+    "says that a disk is full, keeps what was there, and writes it once there is room",
+    async () => {
+      // A file system that is smaller than the sheet.
+      const data = testFolder();
+      execFileSync("mkdir", ["-p", join(data, "out")]);
+      execFileSync("mount", ["-t", "tmpfs", "-o", "size=400k", "tmpfs", join(data, "out")]);
+      const small = await Server.start(data);
+      try {
+        const own = new Client(small);
+        const noise = { type: "gaussian", mean: 128, sigma: 60 } as const;
+        const bytes = await sharp({
+          create: { width: 1200, height: 1600, channels: 3, background: "#fff", noise },
+        })
+          .jpeg()
+          .toBuffer();
+        const taken = (await own.upload({ name: "n.jpg", data: bytes })).body.photos[0]!;
+        const { id } = await own.importJob();
+        await own.edit(id, 0, { do: "add photos", photos: [{ id: taken.id, name: "n.jpg" }] });
+        writeFileSync(join(data, "out", "kept.txt"), "kept");
+        const { body } = await own.startRun(id, { file: { format: "png" } });
+        const run = await own.ended(body.id);
+        expect(run).toMatchObject({ state: "failed", why: expect.stringContaining("disk is full") });
+        expect(readFileSync(join(data, "out", "kept.txt"), "utf8")).toBe("kept");
+        execFileSync("mount", ["-o", "remount,size=60m", join(data, "out")]);
+        await own.ask("POST", `/runs/${body.id}/resume`);
+        expect((await own.ended(body.id)).state).toBe("done");
+      } finally {
+        await small.kill();
+        execFileSync("umount", [join(data, "out")]);
+      }
+    },
+  );
 });

@@ -34,6 +34,14 @@ const router = createBrowserRouter([
         path: "/patterns",
         lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
       },
+      {
+        path: "/runs",
+        lazy: async () => ({ Component: (await import("./views/runs/RunsView.tsx")).RunsView }),
+      },
+      {
+        path: "/sizes",
+        lazy: async () => ({ Component: (await import("./views/sizes/SizesView.tsx")).SizesView }),
+      },
       { path: "*", element: <NotHere /> },
     ],
   },

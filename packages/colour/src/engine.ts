@@ -1,6 +1,6 @@
-/// <reference path="./lcms-wasm.d.ts" />
 import type { Intent } from "@wide-quilt/core";
-import { instantiate, type Lcms } from "lcms-wasm";
+
+import { instantiate, type Lcms } from "./lcms.ts";
 import { BadProfile, readProfile, type ProfileFacts } from "./icc/read.ts";
 
 /** A profile that is open in an engine. */

@@ -1,15 +1,17 @@
-import type { BackdropFill, JobEdit, Kind, StyleChange } from "@wide-quilt/core";
+import type { BackdropFill, JobEdit, Kind, Printer, StyleChange } from "@wide-quilt/core";
 import type {
-  Format,
   GraphicView,
+  JpegSizes,
   JobSummary,
   JobView,
   MadeBackdrop,
   PatternView,
   ProblemBody,
+  ProfileView,
   Proof,
   Run,
   RunList,
+  RunNaming,
   StyleView,
   TakenIn,
 } from "@wide-quilt/server/contract";
@@ -45,18 +47,6 @@ async function problemOf(response: Response): Promise<Error> {
     return new ServerProblem((await response.json()) as ProblemBody);
   }
   return new NoAnswer();
-}
-
-/** How the sheets of a job are written, and what the files are called. */
-export interface RunAsked {
-  format: Format;
-  quality: number;
-  /** Left out, files are named after people or after the job. */
-  rule?: string;
-  start: number;
-  each: boolean;
-  folder: string;
-  overwrite: boolean;
 }
 
 const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
@@ -98,14 +88,31 @@ export const server = {
   deleteStyle: (id: string) => ask<void>("DELETE", `/styles/${id}`),
   makeBackdrop: (photo: string, mask: string, fill: BackdropFill) =>
     ask<MadeBackdrop>("POST", `/photos/${photo}/backdrop`, { mask, ...fill }),
-  askProof: (id: string, how: { format: Format; quality: number; sheet: number }) =>
-    ask<Proof>("POST", `${job(id)}/proofs`, how),
+  askProof: (id: string, sheet: number, wide = false) =>
+    ask<Proof>("POST", `${job(id)}/proofs`, { sheet, wide }),
+  weigh: (id: string, sheet: number) => ask<JpegSizes>("POST", `${job(id)}/sizes`, { sheet }),
   proof: (id: string) => ask<Proof>("GET", `/proofs/${id}`),
   cancelProof: (id: string) => ask<void>("DELETE", `/proofs/${id}`),
-  startRun: (id: string, how: RunAsked) => ask<Run>("POST", `${job(id)}/runs`, how),
+  startRun: (id: string, naming: RunNaming) => ask<Run>("POST", `${job(id)}/runs`, naming),
   run: (id: string) => ask<Run>("GET", `/runs/${id}`),
-  listRuns: (id: string) => ask<RunList>("GET", `/runs?job=${encodeURIComponent(id)}`),
+  listRuns: (id: string | null) =>
+    ask<RunList>("GET", id === null ? "/runs" : `/runs?job=${encodeURIComponent(id)}`),
   cancelRun: (id: string) => ask<void>("DELETE", `/runs/${id}`),
+  pauseRun: (id: string) => ask<void>("POST", `/runs/${id}/pause`),
+  resumeRun: (id: string) => ask<void>("POST", `/runs/${id}/resume`),
+  runAgain: (id: string) => ask<Run>("POST", `/runs/${id}/again`),
+  listProfiles: () => ask<ProfileView[]>("GET", "/profiles"),
+  addProfile: (file: File) => {
+    const form = new FormData();
+    form.append("profile", file, file.name);
+    return ask<ProfileView>("POST", "/profiles", form);
+  },
+  removeProfile: (id: string) => ask<void>("DELETE", `/profiles/${id}`),
+  listPrinters: () => ask<Printer[]>("GET", "/printers"),
+  keepPrinter: (printer: Printer) =>
+    ask<Printer>("PUT", `/printers/${encodeURIComponent(printer.id)}`, printer),
+  removePrinter: (id: string) => ask<void>("DELETE", `/printers/${encodeURIComponent(id)}`),
+  importPrinters: (file: unknown) => ask<Printer[]>("POST", "/printers/import", file),
 };
 
 /** Longest sides of the previews that the server keeps. */
@@ -123,5 +130,7 @@ export const address = {
   jobFile: (id: string) => `/api${job(id)}/file`,
   personFile: (id: string, shot: number) => `/api${job(id)}/people/${shot}/file`,
   proofPicture: (id: string) => `/api/proofs/${id}/picture`,
+  profile: (id: string) => `/api/profiles/${encodeURIComponent(id)}/file`,
+  printersFile: "/api/printers/file",
   download: (run: string) => `/api/runs/${run}/download`,
 };

@@ -12,6 +12,10 @@ import {
 /** What one person likes, on this machine; no part of any job. */
 export interface Preferences {
   unit: Unit;
+  /** What prices are in, by ISO 4217. */
+  currency: string;
+  /** What a CSS millimetre measures on this screen, as it was held to a ruler; 1 where it never was. */
+  screenScale: number;
   /** Whether single letters and signs are keys. */
   singleKeys: boolean;
   /** Own sizes and own sets of sizes, kept for reuse. */
@@ -29,6 +33,8 @@ export const LOCALE = navigator.language || "en-GB";
 function stored(): Preferences {
   const usual: Preferences = {
     unit: prefersLetter(LOCALE) ? "in" : "mm",
+    currency: currencyOf(LOCALE),
+    screenScale: 1,
     singleKeys: true,
     sizes: [],
     packages: [],
@@ -38,6 +44,11 @@ function stored(): Preferences {
     const kept = JSON.parse(localStorage.getItem(STORED) ?? "{}") as Partial<Preferences>;
     return {
       unit: UNITS.find((unit) => unit === kept.unit) ?? usual.unit,
+      currency: isCurrency(kept.currency) ? kept.currency : usual.currency,
+      screenScale:
+        typeof kept.screenScale === "number" && kept.screenScale > 0.2 && kept.screenScale < 5
+          ? kept.screenScale
+          : usual.screenScale,
       singleKeys: kept.singleKeys ?? usual.singleKeys,
       sizes: Array.isArray(kept.sizes) ? kept.sizes.filter(isSize) : usual.sizes,
       packages: Array.isArray(kept.packages)
@@ -51,6 +62,40 @@ function stored(): Preferences {
     return usual;
   }
 }
+
+/** Currencies that are offered (ISO 4217), and the countries that have another one than the euro. */
+export const CURRENCIES = [
+  "EUR",
+  "USD",
+  "GBP",
+  "CHF",
+  "CAD",
+  "AUD",
+  "JPY",
+  "SEK",
+  "NOK",
+  "DKK",
+  "PLN",
+] as const;
+const BY_COUNTRY: Record<string, string> = {
+  US: "USD",
+  GB: "GBP",
+  CH: "CHF",
+  CA: "CAD",
+  AU: "AUD",
+  JP: "JPY",
+  SE: "SEK",
+  NO: "NOK",
+  DK: "DKK",
+  PL: "PLN",
+};
+
+function currencyOf(locale: string): string {
+  const country = locale.split("-").find((part) => /^[A-Z]{2}$/.test(part)) ?? "";
+  return BY_COUNTRY[country] ?? "EUR";
+}
+
+const isCurrency = (value: unknown): value is string => (CURRENCIES as readonly unknown[]).includes(value);
 
 const isSize = ({ width, height }: Size): boolean => Number.isInteger(width) && Number.isInteger(height);
 

@@ -1,6 +1,7 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector } from "react-redux";
 import { faces } from "../table/faces.ts";
+import { places } from "../places/places.ts";
 import { openJob } from "../table/openJob.ts";
 import { styles } from "../table/styles.ts";
 import { view } from "../table/view.ts";
@@ -11,6 +12,7 @@ export const store = configureStore({
     openJob: openJob.reducer,
     faces: faces.reducer,
     styles: styles.reducer,
+    places: places.reducer,
     view: view.reducer,
     preferences: preferences.reducer,
   },

@@ -39,6 +39,15 @@ export function useWords(ppi = 300): Words {
   }, [unit, ppi]);
 }
 
+/** Writes money in the reader’s currency, rounded as that is: cents where it has them. */
+export function useMoney(): (value: number) => string {
+  const currency = useAppSelector((state) => state.preferences.currency);
+  return useMemo(() => {
+    const format = new Intl.NumberFormat(LOCALE, { style: "currency", currency });
+    return (value) => format.format(value);
+  }, [currency]);
+}
+
 /** Bytes as people say file sizes: "1.24 MB". */
 export function fileSize(bytes: number): string {
   const [value, unit] =

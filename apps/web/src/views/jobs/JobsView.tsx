@@ -1,4 +1,4 @@
-import { BookMarked, FileInput, Trash2, Undo2 } from "lucide-react";
+import { BookMarked, FileInput, ListChecks, Ruler, Trash2, Undo2 } from "lucide-react";
 import { Link } from "react-router";
 import { Way } from "../../app/Way.tsx";
 import { button } from "../../ui/button.ts";
@@ -24,6 +24,14 @@ export function JobsView() {
         <Link to="/patterns" className={button.plain}>
           <BookMarked size={16} aria-hidden />
           Pattern book
+        </Link>
+        <Link to="/sizes" className={button.plain}>
+          <Ruler size={16} aria-hidden />
+          Sizes
+        </Link>
+        <Link to="/runs" className={button.plain}>
+          <ListChecks size={16} aria-hidden />
+          Runs
         </Link>
         <FileButton
           label="Job file"

@@ -1,101 +1,47 @@
 import { FileDown } from "lucide-react";
 import { useState, type ReactNode } from "react";
-import { price, type Job, type SheetPlan } from "@wide-quilt/core";
-import type { Format } from "@wide-quilt/server/contract";
+import { inkOfSheet, isDrawing, price, type Job, type SheetPlan } from "@wide-quilt/core";
+import type { RunNaming } from "@wide-quilt/server/contract";
 import { button } from "../../ui/button.ts";
-import { ChoiceList } from "../../ui/ChoiceList.tsx";
-import { fileSize, useWords } from "../../words/words.ts";
+import { fileSize, useMoney, useWords } from "../../words/words.ts";
+import { AboutFields, MediumField } from "./AboutFields.tsx";
+import { ColourFields } from "./ColourFields.tsx";
+import { FileFields } from "./FileFields.tsx";
 import { NamingFields } from "./NamingFields.tsx";
-import type { How, Naming } from "./PressView.tsx";
 import type { ProofState } from "./useProof.ts";
 import type { RunsState } from "./useRuns.ts";
 
-const FORMATS: { value: Format; text: string; about: string }[] = [
-  { value: "jpeg", text: "JPEG", about: "what every shop takes" },
-  { value: "png", text: "PNG", about: "nothing lost, larger" },
-  { value: "pdf", text: "PDF", about: "photos at full resolution, words as text, marks as lines" },
-  { value: "svg", text: "SVG", about: "the same as a drawing, a file a sheet" },
-];
-
-const isPixels = (format: Format) => format === "jpeg" || format === "png";
-
 interface Props {
   job: Job;
+  jobId: string;
+  version: number;
   sheets: readonly SheetPlan[];
-  how: How;
-  onHow(how: How): void;
+  sheet: number;
   proof: ProofState;
   runs: RunsState;
 }
 
-/** Format, quality and name, and the button that writes. */
-export function HowCard({ job, sheets, how, onHow, proof, runs }: Props) {
-  const [naming, setNaming] = useState<Naming>({ start: 1, each: false, folder: "", overwrite: false });
-  const words = useWords(job.sheet.ppi);
-  const sheet = sheets[0];
+const USUAL: RunNaming = { start: 1, each: false, folder: "", overwrite: false };
+
+/** How the sheets are written, what that comes to, and the button that writes. */
+export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Props) {
+  const [naming, setNaming] = useState<RunNaming>(USUAL);
   return (
     <section aria-label="How it is written" className="flex min-h-0 flex-col border-r border-line bg-chrome">
-      <div className="flex min-h-0 grow flex-col gap-5 overflow-y-auto p-4">
-        <div>
-          <h2 className="mb-2 text-[13px] font-semibold">File</h2>
-          <ChoiceList
-            label="File format"
-            value={how.format}
-            onChange={(format) => onHow({ ...how, format })}
-            choices={FORMATS}
-          />
-        </div>
-        {how.format === "jpeg" && (
-          <label className="flex flex-col gap-1.5 text-[13px]">
-            <span className="flex justify-between">
-              <span className="font-semibold">Quality</span>
-              <span className="measure">{how.quality}</span>
-            </span>
-            <input
-              type="range"
-              min={1}
-              max={100}
-              value={how.quality}
-              className="w-full accent-accent"
-              onChange={(event) => onHow({ ...how, quality: Number(event.target.value) })}
-            />
-          </label>
-        )}
-        {sheet && (
-          <dl className="flex flex-col gap-1.5 text-[13px]">
-            <Fact name="File size">
-              {proof.shown &&
-              !proof.coming &&
-              proof.shown.format === how.format &&
-              proof.shown.bytes !== null ? (
-                <>
-                  {fileSize(proof.shown.bytes)}
-                  {sheets.length > 1 && <span className="text-ink-2"> a sheet</span>}
-                </>
-              ) : (
-                <span className="text-ink-2">being measured …</span>
-              )}
-            </Fact>
-            {isPixels(how.format) && (
-              <Fact name="Pixels">
-                {sheet.pixels.width} × {sheet.pixels.height}
-              </Fact>
-            )}
-            <Fact name="On paper">{words.size(sheet.paper)}</Fact>
-            {isPixels(how.format) && <Fact name="Density">{words.number(job.sheet.ppi, 0, 2)} ppi</Fact>}
-            <Fact name="Colour">sRGB</Fact>
-            <Fact name="Sheets">{sheets.length}</Fact>
-            <Fact name="Cost, about">{words.number(price(job, sheets).total, 2, 2)}</Fact>
-          </dl>
-        )}
-        <NamingFields job={job} sheets={sheets} format={how.format} naming={naming} onChange={setNaming} />
+      <div className="flex min-h-0 grow flex-col gap-6 overflow-y-auto p-4">
+        <FileFields job={job} jobId={jobId} sheet={sheet} version={version} />
+        <Facts job={job} sheets={sheets} proof={proof} />
+        <ColourFields job={job} />
+        <MediumField job={job} />
+        <NamingFields job={job} sheets={sheets} naming={naming} onChange={setNaming} />
+        <AboutFields job={job} />
       </div>
       <div className="flex flex-col gap-2 border-t border-line p-4">
         <button
           type="button"
           className={`${button.main} py-2`}
           disabled={sheets.length === 0}
-          onClick={() => runs.write({ ...how, ...naming })}
+          onClick={() => runs.write(naming)}
         >
           <FileDown size={16} aria-hidden />
           {sheets.length > 1 ? `Write ${sheets.length} sheets` : "Write the file"}
@@ -108,6 +54,54 @@ export function HowCard({ job, sheets, how, onHow, proof, runs }: Props) {
         </p>
       </div>
     </section>
+  );
+}
+
+/** The true figures of what comes out. */
+function Facts({ job, sheets, proof }: Pick<Props, "job" | "sheets" | "proof">) {
+  const words = useWords(job.sheet.ppi);
+  const money = useMoney();
+  const [first] = sheets;
+  const { format } = job.press.file;
+  if (!first) return null;
+  const paper = price(job, sheets).total;
+  const known = !proof.coming && proof.shown?.format === format ? proof.shown : null;
+  const { ink } = job.sheet.printer.price;
+  const inkPerSheet =
+    known && known.coverage !== null ? inkOfSheet({ ink }, first.paper, known.coverage) : null;
+  return (
+    <dl className="flex flex-col gap-1.5 text-[13px]">
+      <Fact name="File size">
+        {known && known.bytes !== null ? (
+          <>
+            {fileSize(known.bytes)}
+            {sheets.length > 1 && <span className="text-ink-2"> a sheet</span>}
+          </>
+        ) : (
+          <span className="text-ink-2">being measured …</span>
+        )}
+      </Fact>
+      {!isDrawing(format) && (
+        <>
+          <Fact name="Pixels">
+            {first.pixels.width} × {first.pixels.height}
+          </Fact>
+          <Fact name="Density">{words.number(job.sheet.ppi, 0, 2)} ppi</Fact>
+        </>
+      )}
+      <Fact name="On paper">{words.size(first.paper)}</Fact>
+      <Fact name="Sheets">{sheets.length}</Fact>
+      <Fact name="Paper, about">{money(paper)}</Fact>
+      {ink > 0 && (
+        <Fact name="Ink, about">
+          {inkPerSheet === null ? (
+            <span className="text-ink-2">being measured …</span>
+          ) : (
+            money(inkPerSheet * sheets.length)
+          )}
+        </Fact>
+      )}
+    </dl>
   );
 }
 

@@ -1,13 +1,18 @@
 import { useId } from "react";
-import { outputFiles, type Job, type SheetPlan } from "@wide-quilt/core";
-import type { Format } from "@wide-quilt/server/contract";
+import { outputFiles, type Format, type Job, type SheetPlan } from "@wide-quilt/core";
+import type { RunNaming } from "@wide-quilt/server/contract";
 import { useAppSelector } from "../../app/store.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { TemplateField } from "../table/finish/TemplateField.tsx";
-import type { Naming } from "./PressView.tsx";
 
-const ENDINGS: Record<Format, string> = { jpeg: "jpg", png: "png", pdf: "pdf", svg: "svg" };
+const ENDINGS: Record<Format, string> = {
+  jpeg: "jpg",
+  png: "png",
+  tiff: "tif",
+  pdf: "pdf",
+  svg: "svg",
+};
 
 /** Names that are shown as an example. */
 const SHOWN = 2;
@@ -15,16 +20,16 @@ const SHOWN = 2;
 interface Props {
   job: Job;
   sheets: readonly SheetPlan[];
-  format: Format;
-  naming: Naming;
-  onChange(naming: Naming): void;
+  naming: RunNaming;
+  onChange(naming: RunNaming): void;
 }
 
 /** What the files are called, by a rule with a live example, and where they go. */
-export function NamingFields({ job, sheets, format, naming, onChange }: Props) {
+export function NamingFields({ job, sheets, naming, onChange }: Props) {
+  const { format } = job.press.file;
   const folderId = useId();
   const photos = useAppSelector((state) => state.openJob.photos);
-  const set = (change: Partial<Naming>) => onChange({ ...naming, ...change });
+  const set = (change: Partial<RunNaming>) => onChange({ ...naming, ...change });
   const { rule, start, each, folder, overwrite } = naming;
   const files =
     sheets.length === 0

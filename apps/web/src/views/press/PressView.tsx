@@ -1,32 +1,21 @@
-import { ArrowLeft, Scissors } from "lucide-react";
+import { ArrowLeft, ListChecks, Scissors } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Job } from "@wide-quilt/core";
-import type { RunAsked } from "../../api/client.ts";
-import type { Format } from "@wide-quilt/server/contract";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppSelector } from "../../app/store.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
 import { selectSheets } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
-import { HowCard } from "./HowCard.tsx";
-import { ProofPane } from "./ProofPane.tsx";
-import { RunsCard } from "./RunsCard.tsx";
 import { Gate } from "./Gate.tsx";
+import { HowCard } from "./HowCard.tsx";
+import { ProofPane, type Look } from "./ProofPane.tsx";
+import { RunsCard } from "./RunsCard.tsx";
 import { useProof } from "./useProof.ts";
 import { useRuns } from "./useRuns.ts";
 
-/** How a job is written. */
-export interface How {
-  format: Format;
-  quality: number;
-}
-
-/** What its files are called and where they go. */
-export type Naming = Omit<RunAsked, keyof How>;
-
-/** What comes out: the true pixels, the file, and what was written so far. */
+/** What comes out: the true pixels and colours, the file, and what was written so far. */
 export function PressView() {
   const { id, job, failure } = useOpenJob("Press");
   if (failure) return <NotOpened why={failure} />;
@@ -38,9 +27,11 @@ function Press({ id, job }: { id: string; job: Job }) {
   const sheets = useAppSelector(selectSheets);
   const saved = useAppSelector((state) => state.openJob.pending.length === 0);
   const version = useAppSelector((state) => state.openJob.version);
-  const [how, setHow] = useState<How>({ format: "jpeg", quality: 92 });
   const [sheet, setSheet] = useState(1);
-  const proof = useProof(id, saved && sheets.length > 0 ? { ...how, sheet } : null, version);
+  const [look, setLook] = useState<Look>("file");
+  const ready = saved && sheets.length > 0;
+  const proof = useProof(id, ready ? { sheet, wide: false } : null, version);
+  const wide = useProof(id, ready && look === "print" ? { sheet, wide: true } : null, version);
   const runs = useRuns(id);
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_minmax(0,1fr)] overflow-hidden">
@@ -57,6 +48,9 @@ function Press({ id, job }: { id: string; job: Job }) {
           ]}
         />
         <span className="grow" />
+        <Link to="/runs" className={button.plain}>
+          <ListChecks size={15} aria-hidden /> All runs
+        </Link>
         <Link to={`/jobs/${id}/cuts`} className={button.plain}>
           <Scissors size={15} aria-hidden /> Cut plan
         </Link>
@@ -65,8 +59,24 @@ function Press({ id, job }: { id: string; job: Job }) {
         </Link>
       </header>
       <main className="grid min-h-0 grid-cols-[300px_minmax(0,1fr)_300px]">
-        <HowCard job={job} sheets={sheets} how={how} onHow={setHow} proof={proof} runs={runs} />
-        <ProofPane proof={proof} sheets={sheets} sheet={sheet} onSheet={setSheet} />
+        <HowCard
+          job={job}
+          jobId={id}
+          version={version}
+          sheets={sheets}
+          sheet={sheet}
+          proof={proof}
+          runs={runs}
+        />
+        <ProofPane
+          proof={look === "print" ? wide : proof}
+          colour={job.press.colour}
+          look={look}
+          onLook={setLook}
+          sheets={sheets}
+          sheet={sheet}
+          onSheet={setSheet}
+        />
         <aside
           aria-label="To check, and written so far"
           className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-line bg-[#fafaf8] p-4"

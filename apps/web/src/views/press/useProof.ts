@@ -2,7 +2,6 @@ import { useEffect, useState } from "react";
 import type { Proof } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
-import type { How } from "./PressView.tsx";
 
 /** Milliseconds between two looks at how far a proof is. */
 const LOOK = 150;
@@ -21,18 +20,22 @@ export interface ProofState {
 }
 
 /** Has one sheet painted whenever the settings or the job change, and cancels what is not wanted any more. */
-export function useProof(jobId: string, ask: (How & { sheet: number }) | null, version: number): ProofState {
+export function useProof(
+  jobId: string,
+  ask: { sheet: number; wide: boolean } | null,
+  version: number,
+): ProofState {
   const [shown, setShown] = useState<Proof | null>(null);
   const [coming, setComing] = useState<Proof | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(0);
-  const key = ask && `${ask.format} ${ask.format === "jpeg" ? ask.quality : ""} ${ask.sheet}`;
+  const key = ask && `${ask.sheet} ${ask.wide}`;
   useEffect(() => {
     if (!ask) return;
     let wanted = true;
     let id: string | null = null;
     const follow = async () => {
-      let proof = await server.askProof(jobId, ask);
+      let proof = await server.askProof(jobId, ask.sheet, ask.wide);
       id = proof.id;
       while (wanted && proof.state === "painting") {
         setComing(proof);

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from "react";
-import type { Run } from "@wide-quilt/server/contract";
-import { server, type RunAsked } from "../../api/client.ts";
+import type { Run, RunNaming } from "@wide-quilt/server/contract";
+import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/store.ts";
 import { noticed } from "../../table/view.ts";
@@ -10,20 +10,32 @@ const LOOK = 200;
 export interface RunsState {
   folder: string;
   runs: Run[];
-  write(how: RunAsked): void;
-  cancel(id: string): void;
+  /** Whether the list was fetched. */
+  came: boolean;
+  write(naming: RunNaming): void;
+  act: RunActs;
 }
 
-/** What was written of a job, followed while something is being written. */
-export function useRuns(jobId: string): RunsState {
+/** What can be done with a run. */
+export interface RunActs {
+  cancel(id: string): void;
+  pause(id: string): void;
+  goOn(id: string): void;
+  again(id: string): void;
+}
+
+/** What was written of a job, or of all where none is given; followed while something is being written. */
+export function useRuns(jobId: string | null): RunsState {
   const dispatch = useAppDispatch();
   const [folder, setFolder] = useState("");
   const [runs, setRuns] = useState<Run[]>([]);
+  const [came, setCame] = useState(false);
   const load = useCallback(async () => {
     try {
       const list = await server.listRuns(jobId);
       setFolder(list.folder);
       setRuns(list.runs);
+      setCame(true);
     } catch (error) {
       dispatch(noticed(sentenceOf(error), "wrong"));
     }
@@ -32,20 +44,24 @@ export function useRuns(jobId: string): RunsState {
     // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
     void load();
   }, [load]);
-  const underWay = runs.some(({ state }) => state === "painting");
+  const underWay = runs.some(({ state }) => state === "painting" || state === "waiting");
   useEffect(() => {
     if (!underWay) return;
     const timer = setInterval(() => void load(), LOOK);
     return () => clearInterval(timer);
   }, [underWay, load]);
+  const told = (done: Promise<unknown>) =>
+    void done.then(load).catch((error: unknown) => dispatch(noticed(sentenceOf(error), "wrong")));
   return {
     folder,
     runs,
-    write: (how) =>
-      void server
-        .startRun(jobId, how)
-        .then((run) => setRuns((before) => [run, ...before]))
-        .catch((error: unknown) => dispatch(noticed(sentenceOf(error), "wrong"))),
-    cancel: (id) => void server.cancelRun(id).then(load, () => undefined),
+    came,
+    write: (naming) => jobId !== null && told(server.startRun(jobId, naming)),
+    act: {
+      cancel: (id) => told(server.cancelRun(id)),
+      pause: (id) => told(server.pauseRun(id)),
+      goOn: (id) => told(server.resumeRun(id)),
+      again: (id) => told(server.runAgain(id)),
+    },
   };
 }

@@ -8,7 +8,7 @@ import { sheetTurned, zoomed } from "../../table/view.ts";
 import { Dragging } from "./Dragging.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
 import { SheetsPanel } from "./SheetsPanel.tsx";
-import { TRUE_SIZE, useZoom, ZOOM_STEP } from "./table/zoom.ts";
+import { useTrueSize, useZoom, ZOOM_STEP } from "./table/zoom.ts";
 
 const QUIET = "rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disabled:hover:bg-transparent";
 
@@ -18,6 +18,7 @@ export const FootBar = memo(function FootBar() {
   const unit = useAppSelector((state) => state.preferences.unit);
   const fits = useAppSelector((state) => state.view.zoom === "fit");
   const zoom = useZoom();
+  const trueSize = useTrueSize();
   const [keys, setKeys] = useState(false);
   const number = useAppSelector((state) => selectSheet(state)?.number ?? 0);
   const of = useAppSelector((state) => selectSheet(state)?.of ?? 0);
@@ -83,7 +84,7 @@ export const FootBar = memo(function FootBar() {
           <Plus size={14} aria-hidden />
         </button>
       </span>
-      <button type="button" className={QUIET} onClick={() => dispatch(zoomed(TRUE_SIZE))}>
+      <button type="button" className={QUIET} onClick={() => dispatch(zoomed(trueSize))}>
         True size
       </button>
       <label className="flex items-center gap-1.5">

@@ -1,6 +1,7 @@
 import { useEffect, useState, type ReactNode } from "react";
 import {
   cutPlanOf,
+  isTrue,
   type CutPlan,
   type Edges,
   type LayoutSums,
@@ -8,14 +9,15 @@ import {
   type Um,
 } from "@wide-quilt/core";
 import { useAppSelector } from "../../app/store.ts";
-import { selectSheet, selectSums } from "../../table/sheets.ts";
-import { useWords, type Words } from "../../words/words.ts";
+import { selectJob, selectSheet, selectSums } from "../../table/sheets.ts";
+import { useMoney, useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
 export function SumsLine() {
   const sums = useAppSelector(selectSums);
   const ppi = useAppSelector((state) => state.openJob.job?.sheet.ppi ?? 300);
   const words = useWords(ppi);
+  const money = useMoney();
   const searching = useAppSelector((state) => state.view.searching);
   if (!sums) return null;
   const { layout, sheets, used, leftOver, pixels, price } = sums;
@@ -46,9 +48,10 @@ export function SumsLine() {
       </Sum>
       <Cuts />
       <Sum name="about">
-        {words.number(price.perSheet, 2, 2)} <span className="text-ink-2">a sheet,</span>{" "}
-        {words.number(price.perPiece, 2, 3)} <span className="text-ink-2">a piece</span>
+        {money(price.perSheet)} <span className="text-ink-2">a sheet,</span> {money(price.perPiece)}{" "}
+        <span className="text-ink-2">a piece</span>
       </Sum>
+      <Corrected />
     </dl>
   );
 }
@@ -82,6 +85,21 @@ function Fits({
       {columns} × {rows} = {grid}
       {perSheet < grid && <span className="text-ink-2">, {grid - perSheet} left empty</span>}
       {mostPerSheet > grid && <span className="text-ink-2"> of {mostPerSheet}</span>}
+    </Sum>
+  );
+}
+
+/** By how much the sheet is written otherwise, for a printer whose scale error was measured. */
+function Corrected() {
+  const scale = useAppSelector((state) => selectJob(state)?.sheet.printer.scale);
+  const words = useWords();
+  if (!scale || isTrue(scale)) return null;
+  const off = (value: number) =>
+    `${value < 1 ? "+" : "−"}${words.number(Math.abs(1 / value - 1) * 100, 2, 2)}\u00a0%`;
+  return (
+    <Sum name="written">
+      {off(scale.across)} <span className="text-ink-2">across,</span> {off(scale.down)}{" "}
+      <span className="text-ink-2">down, for this printer</span>
     </Sum>
   );
 }

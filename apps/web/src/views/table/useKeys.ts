@@ -6,7 +6,7 @@ import { selectSheet } from "../../table/sheets.ts";
 import { dragging, sheetTurned, zoomed } from "../../table/view.ts";
 import { chooseAll, duplicateChosen, nudgeCells, removeChosen } from "./table/chosen.ts";
 import { ARROWS, COARSE_NUDGE, FINE_NUDGE, NUDGE, useGestures } from "./table/nudge.ts";
-import { currentScale, TRUE_SIZE, ZOOM_STEP } from "./table/zoom.ts";
+import { currentScale, currentTrueSize, ZOOM_STEP } from "./table/zoom.ts";
 
 /** Whether keys belong to a field that is being typed into. */
 export const isTyping = (target: EventTarget | null): boolean =>
@@ -33,7 +33,7 @@ export function useKeys(): void {
         case "0":
           return () => dispatch(zoomed("fit"));
         case "1":
-          return () => dispatch(zoomed(TRUE_SIZE));
+          return () => dispatch(zoomed(currentTrueSize()));
         case "+":
         case "=":
           return () => dispatch(zoomed(currentScale() * ZOOM_STEP));

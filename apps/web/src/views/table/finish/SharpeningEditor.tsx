@@ -21,8 +21,8 @@ export function SharpeningEditor({ finish: { style, set } }: EditorProps) {
         ]}
       />
       <p className="text-[12.5px] text-ink-2">
-        On lightness alone, as wide as an eye just resolves at the print’s size. How much ink spreads is set by
-        the medium on Press{medium === "none" && ", which is “none” now: nothing is sharpened"}.
+        On lightness alone, as wide as an eye just resolves at the print’s size. How much ink spreads is set
+        by the medium on Press{medium === "none" && ", which is “none” now: nothing is sharpened"}.
       </p>
     </>
   );

@@ -3,7 +3,14 @@ import { LOCALE } from "../../../app/preferences.ts";
 import { store, useAppSelector, type State } from "../../../app/store.ts";
 
 /** CSS pixels a millimetre at which a sheet is as large as it will be printed: CSS has 96 to the inch. */
-export const TRUE_SIZE = 96 / 25.4;
+const CSS_SIZE = 96 / 25.4;
+
+/** The same on this screen, once a card was held to it. */
+const trueSizeOf = ({ preferences }: State): number => CSS_SIZE / preferences.screenScale;
+
+export const currentTrueSize = (): number => trueSizeOf(store.getState());
+
+export const useTrueSize = (): number => useAppSelector(trueSizeOf);
 
 export const ZOOM_STEP = 1.2;
 const LEAST = 0.1;
@@ -17,5 +24,6 @@ export const currentScale = (): number => scaleOf(store.getState());
 /** The scale of the table, and the same in percent of true size. */
 export function useZoom(): { scale: number; percent: string } {
   const scale = useAppSelector(scaleOf);
-  return { scale, percent: `${writeNumber((scale / TRUE_SIZE) * 100, LOCALE, 0, 0)}\u00a0%` };
+  const trueSize = useTrueSize();
+  return { scale, percent: `${writeNumber((scale / trueSize) * 100, LOCALE, 0, 0)}\u00a0%` };
 }

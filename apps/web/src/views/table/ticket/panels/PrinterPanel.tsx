@@ -1,14 +1,16 @@
-import { PRINTERS, printerOfJob, type Printer } from "@wide-quilt/core";
+import { Link } from "react-router";
+import { usePlaces } from "../../../../places/places.ts";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
-import type { Words } from "../../../../words/words.ts";
+import { sayEdges } from "../../../sizes/PrinterRow.tsx";
 import type { PanelProps } from "./panel.tsx";
 
-/** Where the sheet is made: it decides what cannot be printed, what may be lost, and the price. */
+/** Where the sheet is made: it decides what cannot be printed, what may be lost, colours and price. */
 export function PrinterPanel({ job, words, change }: PanelProps) {
+  const { printers } = usePlaces();
   const choose = (id: string) => {
-    const printer = PRINTERS.find((one) => one.id === id);
-    if (printer) change({ do: "sheet", change: { printer: printerOfJob(printer), ppi: printer.ppi } });
+    const printer = printers.find((one) => one.id === id);
+    if (printer) change({ do: "printer", printer });
   };
   return (
     <div className="flex flex-col gap-2">
@@ -16,13 +18,16 @@ export function PrinterPanel({ job, words, change }: PanelProps) {
         label="Where it is made"
         value={job.sheet.printer.id}
         onChange={choose}
-        choices={PRINTERS.map((printer) => ({
+        choices={printers.map((printer) => ({
           value: printer.id,
           text: printer.name,
           about: sayEdges(printer, words),
-          aside: `${printer.ppi} ppi`,
+          aside: `${words.number(printer.ppi, 0, 2)} ppi`,
         }))}
       />
+      <Link to="/sizes" className="px-2 text-[12.5px] text-accent underline underline-offset-2">
+        Add or change printers
+      </Link>
       <div className="border-t border-line pt-3">
         <NumberField
           label="Enlarged to print without a border, %"
@@ -38,14 +43,4 @@ export function PrinterPanel({ job, words, change }: PanelProps) {
       </div>
     </div>
   );
-}
-
-function sayEdges({ unprintable: { top, right, bottom, left }, mayLose }: Printer, words: Words): string {
-  const widest = Math.max(top, right, bottom, left);
-  if (widest > 0) {
-    return `cannot print ${[top, right, bottom, left].map((edge) => words.figure(edge)).join(", ")} ${words.unit} (top, right, bottom, left)`;
-  }
-  return mayLose > 0
-    ? `prints to the edge, may lose ${words.length(mayLose)}`
-    : "the whole sheet, nothing lost";
 }

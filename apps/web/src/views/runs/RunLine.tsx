@@ -1,0 +1,141 @@
+import {
+  CircleCheck,
+  CirclePause,
+  CircleSlash,
+  Clock,
+  Download,
+  OctagonAlert,
+  Pause,
+  Play,
+  RotateCw,
+  X,
+  type LucideIcon,
+} from "lucide-react";
+import type { ReactNode } from "react";
+import type { Run } from "@wide-quilt/server/contract";
+import { address } from "../../api/client.ts";
+import { button } from "../../ui/button.ts";
+import { Progress } from "../../ui/Progress.tsx";
+import { fileSize, useMoney, when } from "../../words/words.ts";
+import type { RunActs } from "../press/useRuns.ts";
+
+interface Props {
+  run: Run;
+  act: RunActs;
+  /** Whether it is said which job it was made of. */
+  ofJob?: ReactNode;
+}
+
+const SIGNS: Record<Exclude<Run["state"], "painting">, [LucideIcon, colour: string]> = {
+  waiting: [Clock, "text-ink-3"],
+  paused: [CirclePause, "text-look"],
+  done: [CircleCheck, "text-good"],
+  failed: [OctagonAlert, "text-wrong"],
+  cancelled: [CircleSlash, "text-ink-3"],
+};
+
+/** One run: what became of it, and what can be done with it now. */
+export function RunLine({ run, act, ofJob }: Props) {
+  const { id, state, progress } = run;
+  if (state === "painting") {
+    return (
+      <li className="flex flex-col gap-2 rounded-lg border border-line bg-white p-3">
+        {ofJob}
+        <Progress
+          label={`Writing ${progress?.what ?? ""}`}
+          done={progress?.done ?? 0}
+          of={progress?.of ?? 0}
+        />
+        <div className="flex gap-2">
+          <button type="button" className={`${button.plain} grow`} onClick={() => act.pause(id)}>
+            <Pause size={14} aria-hidden /> Hold
+          </button>
+          <button type="button" className={`${button.plain} grow`} onClick={() => act.cancel(id)}>
+            <X size={14} aria-hidden /> Cancel
+          </button>
+        </div>
+      </li>
+    );
+  }
+  const [Icon, colour] = SIGNS[state];
+  return (
+    <li className="flex flex-col gap-2 rounded-lg border border-line bg-white p-3 text-[12.5px]">
+      {ofJob}
+      <div className="flex gap-2">
+        <Icon size={15} aria-hidden className={`mt-0.5 shrink-0 ${colour}`} />
+        <Became run={run} />
+      </div>
+      <Ways run={run} act={act} />
+    </li>
+  );
+}
+
+function Became({ run: { state, files, why, price, createdAt, doneAt } }: { run: Run }) {
+  const money = useMoney();
+  const at = <span className="text-ink-2">{when(doneAt ?? createdAt)}</span>;
+  switch (state) {
+    case "done": {
+      const [first] = files;
+      const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
+      return (
+        <span className="min-w-0">
+          <span className="sr-only">Written: </span>
+          <b className="font-semibold break-all">{first?.name}</b>
+          {files.length > 1 && ` and ${files.length - 1} more`}
+          <span className="block text-ink-2">
+            <span className="measure">{fileSize(bytes)}</span>
+            {price !== null && price > 0 && (
+              <>
+                , about <span className="measure">{money(price)}</span>
+              </>
+            )}
+            , {at}
+          </span>
+        </span>
+      );
+    }
+    case "failed":
+      return (
+        <span>
+          {why} {at}
+        </span>
+      );
+    case "cancelled":
+      return <span>Cancelled. Nothing was written. {at}</span>;
+    case "paused":
+      return <span>Held. It begins anew when it goes on. {at}</span>;
+    default:
+      return <span>Waits for its turn.</span>;
+  }
+}
+
+function Ways({ run: { id, state, files }, act }: Omit<Props, "ofJob">) {
+  if (state === "done") {
+    return (
+      <div className="flex flex-col gap-1.5">
+        <a className={button.plain} href={address.download(id)} download>
+          <Download size={15} aria-hidden />
+          {files.length > 1 ? "Take all as a ZIP" : "Download"}
+        </a>
+        <button type="button" className={button.plain} onClick={() => act.again(id)}>
+          <RotateCw size={14} aria-hidden /> Again exactly as before
+        </button>
+      </div>
+    );
+  }
+  return (
+    <div className="flex gap-2">
+      {state !== "waiting" && (
+        <button type="button" className={`${button.plain} grow`} onClick={() => act.goOn(id)}>
+          {state === "paused" ? <Play size={14} aria-hidden /> : <RotateCw size={14} aria-hidden />}
+          {state === "paused" ? "Go on" : "Try again"}
+        </button>
+      )}
+      {(state === "waiting" || state === "paused") && (
+        <button type="button" className={`${button.plain} grow`} onClick={() => act.cancel(id)}>
+          <X size={14} aria-hidden /> Cancel
+        </button>
+      )}
+    </div>
+  );
+}

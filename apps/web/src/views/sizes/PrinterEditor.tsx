@@ -1,0 +1,188 @@
+import { useState, type ReactNode } from "react";
+import { LIMITS, USUAL_PRESS, type Medium, type Printer, type Um } from "@wide-quilt/core";
+import type { ProfileView } from "@wide-quilt/server/contract";
+import { button } from "../../ui/button.ts";
+import { LengthField } from "../../ui/LengthField.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { OverPage } from "../../ui/OverPage.tsx";
+import { SelectField } from "../../ui/SelectField.tsx";
+import { TextField } from "../../ui/TextField.tsx";
+import { useWords } from "../../words/words.ts";
+import { ScaleFields } from "./ScaleFields.tsx";
+
+interface Props {
+  printer: Printer;
+  profiles: readonly ProfileView[];
+  onClose(): void;
+  onKeep(printer: Printer): void;
+}
+
+const SIDES = ["top", "right", "bottom", "left"] as const;
+const NONE = "none";
+const MEDIA: { value: Medium; text: string }[] = [
+  { value: "glossy", text: "Glossy or lustre" },
+  { value: "matte", text: "Matte" },
+  { value: "canvas", text: "Canvas" },
+  { value: "none", text: "None" },
+];
+
+/** Everything that is known of a printer with its paper. */
+export function PrinterEditor({ printer: before, profiles, onClose, onKeep }: Props) {
+  const [printer, setPrinter] = useState(before);
+  const words = useWords(printer.ppi);
+  const set = (change: Partial<Printer>) => setPrinter((now) => ({ ...now, ...change }));
+  const { unprintable, price, colour } = printer;
+  const priced = (part: keyof Printer["price"]) => (value: number) =>
+    set({ price: { ...price, [part]: value } });
+  const length = (label: string, value: Um, range: typeof LIMITS.margin, onChange: (um: Um) => void) => (
+    <LengthField key={label} label={label} value={value} range={range} words={words} onChange={onChange} />
+  );
+  return (
+    <OverPage title={before.name} open onClose={onClose} wide>
+      <div className="grid grid-cols-2 gap-x-8 gap-y-6 max-[800px]:grid-cols-1">
+        <Group title="What it is">
+          <TextField
+            label="Name"
+            value={printer.name}
+            most={200}
+            onChange={(name) => name !== "" && set({ name })}
+          />
+          <TextField
+            label="Address, where it prints by IPP"
+            value={printer.address ?? ""}
+            placeholder="ipp://192.168.1.20/ipp/print"
+            most={300}
+            onChange={(address) => set({ address: address === "" ? null : address })}
+          />
+          <SelectField<Medium>
+            label="Paper, for sharpening"
+            value={printer.medium}
+            choices={MEDIA}
+            onChange={(medium) => set({ medium })}
+          />
+          <SelectField
+            label="Profile"
+            value={colour?.profile ?? NONE}
+            choices={[
+              ...profiles.map(({ id, name }) => ({ value: id, text: name })),
+              { value: NONE, text: "No colour management" },
+            ]}
+            onChange={(profile) =>
+              set({ colour: profile === NONE ? null : { ...(colour ?? USUAL_PRESS.colour!), profile } })
+            }
+          />
+        </Group>
+        <Group title="Edges, paper upright">
+          <div className="grid grid-cols-2 gap-2">
+            {SIDES.map((side) =>
+              length(`Unprintable, ${side}`, unprintable[side], LIMITS.margin, (um) =>
+                set({ unprintable: { ...unprintable, [side]: um } }),
+              ),
+            )}
+          </div>
+          <div className="grid grid-cols-2 gap-2">
+            {length("May lose", printer.mayLose, LIMITS.margin, (mayLose) => set({ mayLose }))}
+            {length("Bleed", printer.bleed, LIMITS.bleed as typeof LIMITS.margin, (bleed) => set({ bleed }))}
+          </div>
+          <NumberField
+            label="Enlarges by, %"
+            value={printer.enlarged}
+            least={0}
+            most={20}
+            onChange={(enlarged) => set({ enlarged })}
+          />
+        </Group>
+        <Group title="Pixels">
+          <NumberField
+            label="Best sent at"
+            unit="ppi"
+            value={printer.ppi}
+            least={LIMITS.ppi.least}
+            most={LIMITS.ppi.most}
+            onChange={(ppi) => set({ ppi })}
+          />
+          <PagePixels printer={printer} set={set} />
+        </Group>
+        <Group title="Price">
+          <NumberField
+            label="A sheet"
+            value={price.perSheet}
+            least={0}
+            most={1e6}
+            onChange={priced("perSheet")}
+          />
+          <NumberField
+            label="A square metre of paper"
+            value={price.perSquareMetre}
+            least={0}
+            most={1e6}
+            onChange={priced("perSquareMetre")}
+          />
+          <NumberField
+            label="Ink for a square metre, fully covered"
+            value={price.ink}
+            least={0}
+            most={1e6}
+            onChange={priced("ink")}
+          />
+        </Group>
+        <div className="col-span-full">
+          <Group title="True size">
+            <ScaleFields scale={printer.scale} words={words} onChange={(scale) => set({ scale })} />
+          </Group>
+        </div>
+      </div>
+      <div className="mt-6 flex justify-end gap-2">
+        <button type="button" className={button.plain} onClick={onClose}>
+          Leave it as it was
+        </button>
+        <button type="button" className={button.main} onClick={() => onKeep(printer)}>
+          Keep
+        </button>
+      </div>
+    </OverPage>
+  );
+}
+
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <legend className="mb-1 text-[13px] font-semibold">{title}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+/** The page of a printer that takes just one size of pixels. */
+function PagePixels({ printer: { pixels }, set }: { printer: Printer; set(change: Partial<Printer>): void }) {
+  const side = (label: string, part: "width" | "height") => (
+    <NumberField
+      label={label}
+      unit="px"
+      value={pixels![part]}
+      least={16}
+      most={65_500}
+      whole
+      onChange={(value) => set({ pixels: { ...pixels!, [part]: value } })}
+    />
+  );
+  return (
+    <>
+      <label className="flex items-center gap-2 text-[12.5px] text-ink-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-accent"
+          checked={pixels !== null}
+          onChange={({ target }) => set({ pixels: target.checked ? { width: 1240, height: 1844 } : null })}
+        />
+        takes pages of just one size
+      </label>
+      {pixels && (
+        <div className="grid grid-cols-2 gap-2">
+          {side("Page width", "width")}
+          {side("Page height", "height")}
+        </div>
+      )}
+    </>
+  );
+}

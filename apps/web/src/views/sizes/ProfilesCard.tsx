@@ -1,0 +1,51 @@
+import { Plus, Trash2 } from "lucide-react";
+import type { ProfileView } from "@wide-quilt/server/contract";
+import { server } from "../../api/client.ts";
+import { useAppDispatch } from "../../app/store.ts";
+import { atPlaces } from "../../places/places.ts";
+import { button } from "../../ui/button.ts";
+import { FileButton } from "../../ui/FileButton.tsx";
+
+/** The colour profiles that sheets can be written for. */
+export function ProfilesCard({ profiles }: { profiles: readonly ProfileView[] }) {
+  const dispatch = useAppDispatch();
+  return (
+    <section aria-labelledby="profiles">
+      <div className="mb-2 flex items-center justify-between">
+        <h2 id="profiles" className="text-[15px] font-semibold">
+          Colour profiles
+        </h2>
+        <FileButton
+          label="ICC profile"
+          accept=".icc,.icm,application/vnd.iccprofile"
+          className={button.plain}
+          onFiles={([file]) => void dispatch(atPlaces(() => server.addProfile(file!)))}
+        >
+          <Plus size={15} aria-hidden /> Add one
+        </FileButton>
+      </div>
+      <ul className="flex flex-col divide-y divide-line rounded-lg border border-line bg-white">
+        {profiles.map(({ id, name, space, about, own }) => (
+          <li key={id} className="flex items-center gap-2 px-3 py-2">
+            <span className="min-w-0 grow">
+              <span className="block truncate text-[13.5px] font-semibold">{name}</span>
+              <span className="block text-[12px] text-ink-2">
+                {space}, {about}
+              </span>
+            </span>
+            {own && (
+              <button
+                type="button"
+                aria-label={`Take out ${name}`}
+                className={button.quiet}
+                onClick={() => void dispatch(atPlaces(() => server.removeProfile(id)))}
+              >
+                <Trash2 size={15} aria-hidden />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

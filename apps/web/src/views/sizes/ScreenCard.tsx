@@ -1,0 +1,74 @@
+import { CURRENCIES, preferred } from "../../app/preferences.ts";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { button } from "../../ui/button.ts";
+import { SelectField } from "../../ui/SelectField.tsx";
+
+/** A bank card (ISO/IEC 7810 ID-1), in millimetres, and the corners it has. */
+const CARD = { width: 85.6, height: 53.98, corner: 3.18 };
+/** The card’s width on screen, in CSS millimetres, between which the slider goes. */
+const RANGE = { least: 45, most: 150 };
+
+/** True size on this screen, by a bank card held to it; and the currency of prices. */
+export function ScreenCard() {
+  const dispatch = useAppDispatch();
+  const scale = useAppSelector((state) => state.preferences.screenScale);
+  const currency = useAppSelector((state) => state.preferences.currency);
+  const shown = CARD.width / scale;
+  return (
+    <>
+      <section aria-labelledby="screen">
+        <h2 id="screen" className="mb-2 text-[15px] font-semibold">
+          True size on this screen
+        </h2>
+        <p className="mb-3 text-[12.5px] text-ink-2">
+          Hold a bank card to the frame and draw it until both are alike. “True size” on the table is then as
+          large as the print.
+        </p>
+        <div className="overflow-hidden rounded-lg bg-table p-3">
+          <div
+            aria-hidden
+            className="border-2 border-accent bg-white/60"
+            style={{
+              width: `${shown}mm`,
+              height: `${(shown * CARD.height) / CARD.width}mm`,
+              borderRadius: `${(shown * CARD.corner) / CARD.width}mm`,
+            }}
+          />
+        </div>
+        <label className="mt-2 flex flex-col gap-1 text-[12.5px] text-ink-2">
+          Width of the frame
+          <input
+            type="range"
+            className="accent-accent"
+            min={RANGE.least}
+            max={RANGE.most}
+            step={0.1}
+            value={shown}
+            aria-valuetext={`${shown.toFixed(1)} mm by the screen’s own measure`}
+            onChange={({ target }) => dispatch(preferred({ screenScale: CARD.width / Number(target.value) }))}
+          />
+        </label>
+        {scale !== 1 && (
+          <button
+            type="button"
+            className={`${button.quiet} -ml-3`}
+            onClick={() => dispatch(preferred({ screenScale: 1 }))}
+          >
+            As the screen says
+          </button>
+        )}
+      </section>
+      <section aria-labelledby="money">
+        <h2 id="money" className="mb-2 text-[15px] font-semibold">
+          Prices
+        </h2>
+        <SelectField
+          label="Currency"
+          value={currency}
+          choices={CURRENCIES.map((value) => ({ value, text: value }))}
+          onChange={(next) => dispatch(preferred({ currency: next }))}
+        />
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+import { Download, FileInput, Plus } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { PRINTERS, type Printer } from "@wide-quilt/core";
+import { address, server } from "../../api/client.ts";
+import { readJsonFile } from "../../api/jsonFile.ts";
+import { useAppDispatch } from "../../app/store.ts";
+import { Way, WayToJobs } from "../../app/Way.tsx";
+import { atPlaces, usePlaces } from "../../places/places.ts";
+import { button } from "../../ui/button.ts";
+import { FileButton } from "../../ui/FileButton.tsx";
+import { PrinterEditor } from "./PrinterEditor.tsx";
+import { PrinterRow } from "./PrinterRow.tsx";
+import { ProfilesCard } from "./ProfilesCard.tsx";
+import { ScreenCard } from "./ScreenCard.tsx";
+
+/** Printers with their papers and measures, the profiles of papers, and the true size of this screen. */
+export function SizesView() {
+  const dispatch = useAppDispatch();
+  const { printers, profiles } = usePlaces();
+  const [edited, setEdited] = useState<Printer | null>(null);
+  const add = () => setEdited({ ...PRINTERS[0]!, id: `own-${crypto.randomUUID()}`, name: "New printer" });
+  const importFile = async ([file]: File[]) =>
+    void dispatch(atPlaces(async () => server.importPrinters(await readJsonFile(file!, "printers"))));
+  return (
+    <div className="min-h-screen">
+      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
+        <Way
+          steps={[
+            <WayToJobs key="jobs" />,
+            <h1 key="sizes" className="font-semibold">
+              Sizes
+            </h1>,
+          ]}
+        />
+        <span className="grow" />
+        <FileButton
+          label="Printers file"
+          accept=".json,application/json"
+          className={button.plain}
+          onFiles={(files) => void importFile(files)}
+        >
+          <FileInput size={16} aria-hidden /> Open a printers file
+        </FileButton>
+        <a className={button.plain} href={address.printersFile} download>
+          <Download size={16} aria-hidden /> Save them as a file
+        </a>
+      </header>
+      <main className="mx-auto grid max-w-[1320px] grid-cols-[minmax(0,1fr)_330px] items-start gap-8 px-8 pt-7 pb-16">
+        <section aria-labelledby="printers">
+          <div className="mb-1 flex items-center justify-between">
+            <h2 id="printers" className="text-[15px] font-semibold">
+              Printers and their papers
+            </h2>
+            <button type="button" className={button.plain} onClick={add}>
+              <Plus size={15} aria-hidden /> Add one
+            </button>
+          </div>
+          <p className="mb-4 text-[13px] text-ink-2">
+            A job keeps what it was told of its printer; what is changed here is there for the next one. To
+            find a printer’s own scale error, print a{" "}
+            <Link to="/" className="text-accent underline underline-offset-2">
+              ruler sheet
+            </Link>{" "}
+            and type in what a ruler says.
+          </p>
+          <ul className="flex flex-col gap-2.5">
+            {printers.map((printer) => (
+              <PrinterRow
+                key={printer.id}
+                printer={printer}
+                profiles={profiles}
+                onEdit={() => setEdited(printer)}
+                onRemove={() => void dispatch(atPlaces(() => server.removePrinter(printer.id)))}
+              />
+            ))}
+          </ul>
+        </section>
+        <aside className="flex flex-col gap-8">
+          <ProfilesCard profiles={profiles} />
+          <ScreenCard />
+        </aside>
+      </main>
+      {edited && (
+        <PrinterEditor
+          printer={edited}
+          profiles={profiles}
+          onClose={() => setEdited(null)}
+          onKeep={(printer) => {
+            setEdited(null);
+            void dispatch(atPlaces(() => server.keepPrinter(printer)));
+          }}
+        />
+      )}
+    </div>
+  );
+}
