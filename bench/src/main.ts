@@ -1,12 +1,14 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact large pages`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
 import { benchContact } from "./contact.ts";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
+import { benchLarge } from "./large.ts";
 import { benchLayouts } from "./layouts.ts";
 import { benchPacking } from "./packing.ts";
+import { benchPages } from "./pages.ts";
 import { benchPreviews } from "./previews.ts";
 import { samples } from "./samples.ts";
 import { benchSheet } from "./sheet.ts";
@@ -20,6 +22,8 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   drag: ([photo]) => benchDrag(photo!),
   background: benchBackground,
   contact: benchContact,
+  large: benchLarge,
+  pages: benchPages,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

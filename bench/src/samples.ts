@@ -3,11 +3,11 @@ import { mkdir } from "node:fs/promises";
 import { join } from "node:path";
 import sharp from "sharp";
 
-export const COUNT = 20;
+export const COUNT = 24;
 export const WIDTH = 6000;
 export const HEIGHT = 4000;
 
-/** Twenty different JPEGs of 24 megapixels with the noise of a sensor, made once and kept. */
+/** Different JPEGs of 24 megapixels with the noise of a sensor, made once and kept. */
 export async function samples(folder: string): Promise<string[]> {
   await mkdir(folder, { recursive: true });
   const paths = Array.from({ length: COUNT }, (_, i) => join(folder, `sample-${i}.jpg`));

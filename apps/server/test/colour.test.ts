@@ -151,7 +151,7 @@ describe("files of the press", () => {
     while (wide.state === "painting") wide = (await client.ask<Proof>("GET", `/proofs/${wide.id}`)).body;
     const picture = await fetch(`${server.address}/api/proofs/${wide.id}/picture`);
     const meta = await sharp(Buffer.from(await picture.arrayBuffer())).metadata();
-    expect([meta.format, meta.width]).toEqual(["png", 1600]);
+    expect([meta.format, meta.width]).toEqual(["png", 1400]);
     expect(meta.icc!.includes("opRGB")).toBe(true);
   });
 

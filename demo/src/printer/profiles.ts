@@ -16,8 +16,8 @@ interface Device {
 }
 
 /** The profiles of the demo’s made-up printers: the station’s inkjet, and a press for its season album. */
-export const demoProfiles = (): { file: string; profile: Buffer }[] =>
-  [inkjet(), press()].map((device) => ({ file: `${device.name}.icc`, profile: profileOf(device) }));
+export const demoProfiles = (): { name: string; profile: Buffer }[] =>
+  [inkjet(), press()].map((device) => ({ name: device.name, profile: profileOf(device) }));
 
 /** An inkjet that is sent RGB: its driver makes inks of it, black where all three colours meet. */
 function inkjet(): Device {

@@ -14,12 +14,12 @@ let engine: ColourEngine;
 beforeAll(async () => {
   engine = await ColourEngine.start();
   const all = [
-    ...BUILT_IN.map(({ id }) => ({ file: id, profile: builtInProfile(id)! })),
-    ...demoProfiles().map(({ file, profile }) => ({ file: file.split(" ")[0]!, profile })),
+    ...BUILT_IN.map(({ id }) => ({ name: id, profile: builtInProfile(id)! })),
+    ...demoProfiles().map(({ name, profile }) => ({ name: name.split(" ")[0]!, profile })),
   ];
-  for (const { file, profile } of all) {
-    files[file] = join(folder, `${file}.icc`);
-    writeFileSync(files[file], profile);
+  for (const { name, profile } of all) {
+    files[name] = join(folder, `${name}.icc`);
+    writeFileSync(files[name], profile);
   }
 });
 

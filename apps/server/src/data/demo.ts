@@ -6,11 +6,13 @@ import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { INestApplication } from "@nestjs/common";
 import type { PhotoRef } from "@wide-quilt/core";
-import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs } from "@wide-quilt/demo";
+import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters } from "@wide-quilt/demo";
 import { photoHash, writeWhole } from "@wide-quilt/painters";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { PatternsService } from "../patterns/patterns.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
+import { PrintersService } from "../printers/printers.service.ts";
+import { ProfilesService } from "../profiles/profiles.service.ts";
 import { DataFolder } from "./folder.ts";
 
 /** Fills a data folder with the demo, once; what a person then does to it stays. */
@@ -33,7 +35,26 @@ export async function fillWithDemo(app: INestApplication, say: (line: string) =>
   const kept = new Map(demoJobs(refs).map((job) => [job.name, app.get(JobsService).import(job).id]));
   const patterns = app.get(PatternsService);
   for (const { job, name, folder } of DEMO_PATTERNS) patterns.keepJob(kept.get(job)!, name, folder);
+  await addPrinters(app);
   await writeWhole(filled, (temporary) => writeFile(temporary, ""));
+}
+
+/** Adds the demo's printers with their profiles, which are worked out in a thread: that takes some seconds. */
+async function addPrinters(app: INestApplication): Promise<void> {
+  const worker = new Worker(new URL("./demo.worker.js", import.meta.url));
+  try {
+    const made = await new Promise<{ name: string; profile: Uint8Array }[]>((resolve, reject) => {
+      worker.once("message", resolve).once("error", reject);
+      worker.postMessage("profiles");
+    });
+    const ids = new Map<string, string>();
+    for (const { name, profile } of made)
+      ids.set(name, (await app.get(ProfilesService).add(Buffer.from(profile))).id);
+    for (const printer of demoPrinters((name) => ids.get(name)!))
+      app.get(PrintersService).keep(printer.id, printer);
+  } finally {
+    await worker.terminate();
+  }
 }
 
 /** Renders every photo of the demo, one thread a processor, and hands each on as it is done. */

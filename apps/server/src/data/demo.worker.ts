@@ -1,7 +1,8 @@
-/** A thread that renders the demo's photos, one after the other as it is asked for them by number. */
+/** A thread that makes what the demo is of: photos by their number, and the profiles of its printers. */
 import { parentPort } from "node:worker_threads";
-import { DEMO_PHOTOS, renderPhoto } from "@wide-quilt/demo";
+import { DEMO_PHOTOS, demoProfiles, renderPhoto } from "@wide-quilt/demo";
 
-parentPort!.on("message", (index: number) => {
-  void renderPhoto(DEMO_PHOTOS[index]!).then((jpeg) => parentPort!.postMessage(jpeg));
+parentPort!.on("message", (wanted: number | "profiles") => {
+  if (wanted === "profiles") parentPort!.postMessage(demoProfiles());
+  else void renderPhoto(DEMO_PHOTOS[wanted]!).then((jpeg) => parentPort!.postMessage(jpeg));
 });

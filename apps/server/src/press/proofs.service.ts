@@ -26,7 +26,7 @@ const PICTURE = "picture.jpg";
 /** Qualities that a sheet is weighed at for the curve of size against quality. */
 const WEIGHED = [30, 50, 65, 75, 82, 88, 92, 95, 98, 100] as const;
 /** The longest side of the picture that a soft proof is made of, in pixels. */
-const SOFT_PROOF_SIDE = 1600;
+const SOFT_PROOF_SIDE = 1400;
 
 /** Whether a browser shows the file as it is. */
 const isShown = ({ press: { file, colour } }: Job): boolean =>

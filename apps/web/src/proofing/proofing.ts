@@ -11,32 +11,43 @@ export interface ProofingTask {
   setup: SoftProofSetup;
 }
 
-export type ProofingAnswer =
-  { id: number; picture: ImageBitmap; outside: number } | { id: number; failed: string };
+export type ProofingAnswer = { id: number; picture: Blob; outside: number } | { id: number; failed: string };
+
+interface Asked {
+  task: ProofingTask;
+  answer(answer: ProofingAnswer): void;
+}
 
 let worker: Worker | null = null;
 let next = 1;
-const waiting = new Map<number, (answer: ProofingAnswer) => void>();
+let running: Asked | null = null;
+let held: Asked | null = null;
 
-/** Has a sheet proved in a thread of its own. Throws an Error with a sentence. */
-export async function prove(
-  task: Omit<ProofingTask, "id">,
-): Promise<{ picture: ImageBitmap; outside: number }> {
+/**
+ * Has a sheet proved in a thread of its own. While it works only the newest question is held; one that was asked
+ * meanwhile and is not wanted any more is never answered. Throws an Error with a sentence.
+ */
+export async function prove(task: Omit<ProofingTask, "id">): Promise<{ picture: Blob; outside: number }> {
   worker ??= started();
-  const id = next++;
   const answer = await new Promise<ProofingAnswer>((resolve) => {
-    waiting.set(id, resolve);
-    worker!.postMessage({ id, ...task } satisfies ProofingTask);
+    held = { task: { id: next++, ...task }, answer: resolve };
+    if (!running) go();
   });
   if ("failed" in answer) throw new Error(answer.failed);
   return answer;
 }
 
+function go(): void {
+  running = held;
+  held = null;
+  if (running) worker!.postMessage(running.task);
+}
+
 function started(): Worker {
   const own = new Worker(new URL("./proofing.worker.ts", import.meta.url), { type: "module" });
   own.addEventListener("message", ({ data }: MessageEvent<ProofingAnswer>) => {
-    waiting.get(data.id)?.(data);
-    waiting.delete(data.id);
+    running?.answer(data);
+    go();
   });
   return own;
 }

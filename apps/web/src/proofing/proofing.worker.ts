@@ -8,7 +8,7 @@ let decoded: { address: string; pixels: Uint8ClampedArray; width: number; height
 
 addEventListener("message", ({ data }: MessageEvent<ProofingTask>) => {
   void prove(data).then(
-    (shown) => postMessage({ id: data.id, ...shown } satisfies ProofingAnswer, { transfer: [shown.picture] }),
+    (shown) => postMessage({ id: data.id, ...shown } satisfies ProofingAnswer),
     (error: unknown) =>
       postMessage({
         id: data.id,
@@ -25,7 +25,7 @@ async function prove({ picture, printer, wide, screen, setup }: ProofingTask) {
   const proof = softProof(own, pixels, profiles, setup);
   const canvas = new OffscreenCanvas(width, height);
   canvas.getContext("2d")!.putImageData(new ImageData(proof.pixels, width, height), 0, 0);
-  return { picture: canvas.transferToImageBitmap(), outside: proof.outside };
+  return { picture: await canvas.convertToBlob(), outside: proof.outside };
 }
 
 const bytesOf = async (address: string): Promise<Uint8Array> => {

@@ -58,6 +58,16 @@ export const edit =
     if (packs && step) dispatch(findPacking(step));
   };
 
+/** How often it is looked whether everything is saved, in milliseconds. */
+const LOOK = 30;
+
+/** Resolves once the server has taken every edit in. */
+export const whenSaved = (): Thunk<Promise<void>> => (_, getState) =>
+  new Promise((resolve) => {
+    const look = () => (getState().openJob.pending.length === 0 ? resolve() : setTimeout(look, LOOK));
+    look();
+  });
+
 /** Edits after which pieces may be packed on fewer sheets. */
 const PACKED: ReadonlySet<JobEdit["do"]> = new Set([
   "ticket",

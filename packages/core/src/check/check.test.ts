@@ -4,7 +4,7 @@ import { applyEdit } from "../edit/index.ts";
 import type { Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { mm } from "../length/index.ts";
+import { mm, um } from "../length/index.ts";
 import type { CaptionStyle } from "../words/index.ts";
 import { PRINTERS, printerOfJob } from "../printer/index.ts";
 import { check, toCheck } from "./index.ts";
@@ -226,5 +226,53 @@ describe("words", () => {
     // 0.6 mm away and 1.25 · 3 mm high: 4.35 mm, to the next half millimetre.
     expect(findings(close).find(({ rule }) => rule === "words-over-neighbour")!.mend!.label).toContain("4.5");
     expect(mended(close, "words-over-neighbour")).not.toContain("words-over-neighbour");
+  });
+});
+
+describe("the way out", () => {
+  const ruleOf = (of: Job, rule: string) => findings(of).find((finding) => finding.rule === rule);
+
+  it("finds outlines and marks that are too thin to print, and thickens them", () => {
+    // A quarter of a point is 25.4 / 72 / 4 = 0.088 mm.
+    const thin = applyEdit(job("good"), {
+      do: "finish",
+      change: { outline: { width: um(60), colour: "#9a9a9a" } },
+    });
+    expect(ruleOf(thin, "hairline")!.sentence).toMatch(/^The outline is 0\.06\u00a0mm wide/);
+    expect(mended(thin, "hairline")).not.toContain("hairline");
+    const fine = applyEdit(thin, {
+      do: "finish",
+      change: { outline: { width: um(100), colour: "#9a9a9a" } },
+    });
+    expect(rules(fine)).not.toContain("hairline");
+  });
+
+  it("finds pages that a printer of one page size would scale, and mends it where a ppi does", () => {
+    const event = { ...printerOfJob(PRINTERS[0]!), name: "Booth", pixels: { width: 1240, height: 1860 } };
+    const on = applyEdit(job("good"), { do: "sheet", change: { printer: event } });
+    // 4 in at 310 ppi are 1240 px, 6 in are 1860; the sheet lies, so the page does too.
+    expect(ruleOf(on, "page-pixels")!.sentence).toContain("takes pages of 1860 × 1240 px");
+    expect(ruleOf(on, "page-pixels")!.mend!.label).toBe("Write at 310 ppi");
+    expect(mended(on, "page-pixels")).not.toContain("page-pixels");
+    const odd = { ...event, pixels: { width: 1240, height: 1844 } };
+    const other = applyEdit(job("good"), { do: "sheet", change: { printer: odd } });
+    expect(ruleOf(other, "page-pixels")!.mend).toBeUndefined();
+  });
+
+  it("finds a poor JPEG, and sharpening for no medium", () => {
+    const { file } = job("good").press;
+    const poor = applyEdit(job("good"), { do: "press", change: { file: { ...file, quality: 40 } } });
+    expect(mended(poor, "poor-jpeg")).not.toContain("poor-jpeg");
+    const sharp = applyEdit(job("good"), { do: "style", change: { sharpening: "normal" } });
+    expect(rules(sharp)).toEqual([]);
+    const none = applyEdit(sharp, { do: "press", change: { medium: "none" } });
+    expect(mended(none, "unsharpened")).not.toContain("unsharpened");
+  });
+
+  it("says that sizes are corrected for a printer that was measured", () => {
+    const short = { ...printerOfJob(PRINTERS[0]!), scale: { across: 0.99, down: 1.015 } };
+    const on = applyEdit(job("good"), { do: "sheet", change: { printer: short } });
+    const said = check(on, photos, arrange(on, photos)).find(({ rule }) => rule === "true-size");
+    expect(said).toMatchObject({ level: "right", sentence: expect.stringContaining("99.00") });
   });
 });

@@ -9,6 +9,7 @@ import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
 import { paperEdge } from "./rules/paperEdge.ts";
+import { press, trueSize } from "./rules/press.ts";
 import { resolution } from "./rules/resolution.ts";
 import { sheetPixels } from "./rules/sheetPixels.ts";
 import { slackInGap } from "./rules/slackInGap.ts";
@@ -26,7 +27,9 @@ const RULES: readonly Rule[] = [
   cropLoss,
   collageCrop,
   slackInGap,
+  press,
   exactSizes,
+  trueSize,
   wordsRule,
 ];
 

@@ -2,6 +2,8 @@ import { FileDown } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { inkOfSheet, isDrawing, price, type Job, type SheetPlan } from "@wide-quilt/core";
 import type { RunNaming } from "@wide-quilt/server/contract";
+import { useAppSelector } from "../../app/store.ts";
+import { selectFindings } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { fileSize, useMoney, useWords } from "../../words/words.ts";
 import { AboutFields, MediumField } from "./AboutFields.tsx";
@@ -37,15 +39,7 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         <AboutFields job={job} />
       </div>
       <div className="flex flex-col gap-2 border-t border-line p-4">
-        <button
-          type="button"
-          className={`${button.main} py-2`}
-          disabled={sheets.length === 0}
-          onClick={() => runs.write(naming)}
-        >
-          <FileDown size={16} aria-hidden />
-          {sheets.length > 1 ? `Write ${sheets.length} sheets` : "Write the file"}
-        </button>
+        <WriteButton sheets={sheets.length} onWrite={() => runs.write(naming)} />
         <p className="text-[12px] text-ink-2">
           Into <span className="break-all">{runs.folder}</span>.{" "}
           {naming.overwrite
@@ -54,6 +48,45 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         </p>
       </div>
     </section>
+  );
+}
+
+/** Writes; where something would spoil the print it says so first, and can be told to all the same. */
+function WriteButton({ sheets, onWrite }: { sheets: number; onWrite(): void }) {
+  const wrong = useAppSelector(selectFindings).filter(({ level }) => level === "wrong").length;
+  const [asks, setAsks] = useState(false);
+  const write = () => {
+    setAsks(false);
+    onWrite();
+  };
+  if (asks && wrong > 0) {
+    return (
+      <div role="alert" className="flex flex-col gap-2 rounded-lg bg-wrong-soft p-3 text-[12.5px] text-wrong">
+        <p>
+          {wrong === 1 ? "One thing" : `${wrong} things`} at the right would spoil the print. It can be mended
+          there.
+        </p>
+        <div className="flex gap-2">
+          <button type="button" className={`${button.plain} grow`} onClick={write}>
+            Write all the same
+          </button>
+          <button type="button" className={button.plain} onClick={() => setAsks(false)}>
+            Not yet
+          </button>
+        </div>
+      </div>
+    );
+  }
+  return (
+    <button
+      type="button"
+      className={`${button.main} py-2`}
+      disabled={sheets === 0}
+      onClick={() => (wrong > 0 ? setAsks(true) : write())}
+    >
+      <FileDown size={16} aria-hidden />
+      {sheets > 1 ? `Write ${sheets} sheets` : "Write the file"}
+    </button>
   );
 }
 

@@ -8,7 +8,6 @@ import { Progress } from "../../ui/Progress.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { useWords } from "../../words/words.ts";
 import type { ProofState } from "./useProof.ts";
-import { SoftProofPicture } from "./SoftProofPicture.tsx";
 import { useSoftProof } from "./useSoftProof.ts";
 
 /** What is shown: the file as it is written, or what it will look like printed. */
@@ -50,7 +49,13 @@ export function ProofPane({ proof, colour, look, onLook, sheets, sheet, onSheet 
         ) : shown ? (
           <div className={fits ? "flex h-full items-center justify-center" : "min-h-full min-w-max"}>
             {look === "print" ? (
-              <SoftProofPicture picture={soft.picture} label={`Sheet ${sheet} as it will look printed`} />
+              soft.picture && (
+                <img
+                  src={soft.picture}
+                  alt={`Sheet ${sheet} as it will look printed`}
+                  className="max-h-full max-w-full object-contain shadow-[0_3px_14px_rgb(0_0_0/.28)]"
+                />
+              )
             ) : (
               <img
                 key={shown.id}

@@ -3,6 +3,7 @@ import type { Run, RunNaming } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/store.ts";
+import { whenSaved } from "../../table/edits.ts";
 import { noticed } from "../../table/view.ts";
 
 const LOOK = 200;
@@ -56,7 +57,9 @@ export function useRuns(jobId: string | null): RunsState {
     folder,
     runs,
     came,
-    write: (naming) => jobId !== null && told(server.startRun(jobId, naming)),
+    // What was changed a moment ago belongs to it.
+    write: (naming) =>
+      jobId !== null && told(dispatch(whenSaved()).then(() => server.startRun(jobId, naming))),
     act: {
       cancel: (id) => told(server.cancelRun(id)),
       pause: (id) => told(server.pauseRun(id)),

@@ -4,7 +4,8 @@ import { address } from "../../api/client.ts";
 import { prove } from "../../proofing/proofing.ts";
 
 interface Proved {
-  picture: ImageBitmap | null;
+  /** The address of the proved picture. */
+  picture: string | null;
   /** Share of the sheet that cannot be printed, 0…1; null until it is known. */
   outside: number | null;
   failure: string | null;
@@ -33,7 +34,14 @@ export function useSoftProof(
       screen: address.profile("srgb"),
       setup: { intent, blackPoint, paperWhite, outside: overlay ? COVER : null },
     }).then(
-      (done) => wanted && setProved({ ...done, failure: null }),
+      ({ picture, outside }) => {
+        if (!wanted) return;
+        const address = URL.createObjectURL(picture);
+        setProved((before) => {
+          if (before.picture) URL.revokeObjectURL(before.picture);
+          return { picture: address, outside, failure: null };
+        });
+      },
       (error: unknown) =>
         wanted && setProved({ ...NOTHING, failure: error instanceof Error ? error.message : String(error) }),
     );

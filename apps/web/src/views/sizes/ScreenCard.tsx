@@ -24,7 +24,7 @@ export function ScreenCard() {
           Hold a bank card to the frame and draw it until both are alike. “True size” on the table is then as
           large as the print.
         </p>
-        <div className="overflow-hidden rounded-lg bg-table p-3">
+        <div className="overflow-auto rounded-lg bg-table p-5">
           <div
             aria-hidden
             className="border-2 border-accent bg-white/60"

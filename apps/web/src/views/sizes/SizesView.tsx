@@ -46,7 +46,7 @@ export function SizesView() {
           <Download size={16} aria-hidden /> Save them as a file
         </a>
       </header>
-      <main className="mx-auto grid max-w-[1320px] grid-cols-[minmax(0,1fr)_330px] items-start gap-8 px-8 pt-7 pb-16">
+      <main className="mx-auto grid max-w-[1320px] grid-cols-[minmax(0,1fr)_372px] items-start gap-8 px-8 pt-7 pb-16">
         <section aria-labelledby="printers">
           <div className="mb-1 flex items-center justify-between">
             <h2 id="printers" className="text-[15px] font-semibold">
