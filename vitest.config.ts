@@ -15,7 +15,9 @@ export default defineConfig({
           testTimeout: 60_000,
         },
       },
-      { test: { name: "colour", root: "packages/colour", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
+      {
+        test: { name: "colour", root: "packages/colour", include: ["src/**/*.test.ts"], testTimeout: 60_000 },
+      },
       { test: { name: "demo", root: "demo", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
       {
         test: {
