@@ -12,6 +12,7 @@ const TOOLS = [
   ["/usr/bin/heif-enc", "libheif-examples"],
   ["/usr/bin/transicc", "liblcms2-utils"],
   ["/usr/bin/ipptool", "cups-ipp-utils"],
+  ["/usr/bin/dbus-daemon", "dbus"],
 ];
 
 /** Installs the missing ones with apt; where that cannot be done, says in a sentence what to install. */

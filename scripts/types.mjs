@@ -8,6 +8,8 @@ const projects = [
   "packages/core/tsconfig.json",
   "packages/core/tsconfig.test.json",
   "packages/colour/tsconfig.json",
+  "packages/ipp/tsconfig.json",
+  "devices/tsconfig.json",
   "packages/painters/tsconfig.json",
   "apps/server/tsconfig.json",
   "apps/web/tsconfig.json",

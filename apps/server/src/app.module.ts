@@ -20,6 +20,7 @@ import { RunsService } from "./press/runs.service.ts";
 import { TasksService } from "./press/tasks.service.ts";
 import { PrintersController } from "./printers/printers.controller.ts";
 import { PrintersService } from "./printers/printers.service.ts";
+import { PrintingService } from "./printers/printing.service.ts";
 import { ProfilesController } from "./profiles/profiles.controller.ts";
 import { ProfilesService } from "./profiles/profiles.service.ts";
 import { StylesController } from "./styles/styles.controller.ts";
@@ -62,6 +63,7 @@ export class AppModule implements OnModuleDestroy {
         StylesService,
         ProfilesService,
         PrintersService,
+        PrintingService,
         TasksService,
         ProofsService,
         RunsService,

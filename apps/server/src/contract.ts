@@ -103,6 +103,8 @@ export interface RunNaming {
   each: boolean;
   folder: string;
   overwrite: boolean;
+  /** Whether it goes to the job’s printer instead of into files. */
+  print?: boolean;
 }
 
 /** An output that was made, or is being made. */
@@ -115,6 +117,10 @@ export interface Run {
   profile: string | null;
   /** Where it was made, as the ticket has it. */
   madeBy: string;
+  /** Whether it went to a printer rather than into files. */
+  print: boolean;
+  /** What a printer waits for, in a sentence; null when nothing is the matter. */
+  waits: string | null;
   sheets: number | null;
   /** What it cost, about; null where that is not known. */
   price: number | null;

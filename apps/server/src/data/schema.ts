@@ -83,6 +83,10 @@ export const runs = sqliteTable(
     sheets: integer("sheets"),
     /** What it cost, about, paper and ink. */
     price: real("price"),
+    /** The printer that it goes to; null for files. */
+    printer: text("printer", { mode: "json" }).$type<{ name: string; address: string }>(),
+    /** How many of its documents the printer has reported as printed: none of them is sent again. */
+    printed: integer("printed").notNull().default(0),
     /** The run that it is made exactly as. */
     again: text("again"),
   },

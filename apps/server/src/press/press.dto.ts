@@ -51,4 +51,8 @@ export class AskRun implements RunNaming {
   @ApiProperty({ description: "Whether files of the same names are written over" })
   @IsBoolean()
   overwrite: boolean = false;
+
+  @ApiProperty({ description: "Whether it goes to the job’s printer by IPP instead of into files" })
+  @IsBoolean()
+  print: boolean = false;
 }

@@ -6,6 +6,7 @@ import { dirname, join } from "node:path";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
 import { asc, desc, eq, inArray } from "drizzle-orm";
 import { inkOfSheet, outputFiles, price, type Job, type SheetPlan } from "@wide-quilt/core";
+import { PrinterFault } from "@wide-quilt/ipp";
 import { Cancelled, fileName, flush, outputNames, UNFINISHED, type Progress } from "@wide-quilt/painters";
 import type { Run, RunNaming } from "../contract.ts";
 import { DB, type Db } from "../data/database.ts";
@@ -15,7 +16,9 @@ import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { notPainted } from "./notPainted.ts";
 import { PaintPool, type Painting } from "./paint.pool.ts";
-import { ENDING } from "./task.ts";
+import { ENDING, type Painted, type PaintTask } from "./task.ts";
+import { PrintersService } from "../printers/printers.service.ts";
+import { PrintingService } from "../printers/printing.service.ts";
 import { TasksService } from "./tasks.service.ts";
 
 type RunRow = typeof runs.$inferSelect;
@@ -27,8 +30,10 @@ const USUAL_NAMING: RunNaming = { start: 1, each: false, folder: "", overwrite: 
 interface UnderWay {
   painting: Painting | null;
   progress: Progress | null;
-  /** What it becomes when its painting is broken off. */
-  then: "cancelled" | "paused";
+  /** What it becomes when it is broken off; null while it is to go on. */
+  then: "cancelled" | "paused" | null;
+  /** What its printer waits for. */
+  waits: string | null;
 }
 
 /**
@@ -50,6 +55,8 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     @Inject(TasksService) private readonly tasks: TasksService,
     @Inject(PaintPool) private readonly pool: PaintPool,
     @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(PrintersService) private readonly printers: PrintersService,
+    @Inject(PrintingService) private readonly printing: PrintingService,
   ) {}
 
   /** Goes on with what a stop of the server broke off. */
@@ -71,13 +78,14 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   start(jobId: string, naming: RunNaming): Run {
-    return this.add(jobId, this.jobs.job(jobId), { ...naming }, new Date(), null);
+    const job = this.jobs.job(jobId);
+    return this.add(jobId, job, { ...naming }, naming.print ? this.printerOf(job) : null, new Date(), null);
   }
 
   /** The same once more: the job as it was then, to the byte, beside what is there or over it as it was then. */
   again(id: string): Run {
-    const { jobId, job, naming, stamp, createdAt } = this.row(id);
-    return this.add(jobId, job, naming ?? USUAL_NAMING, stamp ?? createdAt, id);
+    const { jobId, job, naming, printer, stamp, createdAt } = this.row(id);
+    return this.add(jobId, job, naming ?? USUAL_NAMING, printer, stamp ?? createdAt, id);
   }
 
   list(jobId?: string): Run[] {
@@ -103,11 +111,13 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   /** Puts a run that was held, broken off or that failed back into the queue. */
   goOn(id: string): void {
-    const { state, job, naming, files } = this.row(id);
+    const { state, job, naming, files, printer } = this.row(id);
     if (state !== "paused" && state !== "failed" && state !== "cancelled") return;
     // What was broken off for good gave its names back; another file may have them by now.
     const names =
-      state === "paused" ? null : this.namesFor(job, this.tasks.sheets(job), naming ?? USUAL_NAMING);
+      printer || state === "paused"
+        ? null
+        : this.namesFor(job, this.tasks.sheets(job), naming ?? USUAL_NAMING);
     const promised = names?.map((name) => ({ name, bytes: 0 })) ?? files;
     this.set(id, { state: "waiting", why: null, doneAt: null, files: promised });
     this.next();
@@ -116,12 +126,32 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** The paths of a finished run's files. */
   files(id: string): { name: string; path: string }[] {
     const { state, files } = this.row(id);
-    if (state !== "done")
+    if (state !== "done" || files.length === 0)
       throw new Problem(409, "not-written", "Not written", "This run has no files to take.");
     return files.map(({ name }) => ({ name, path: join(this.folder.out, name) }));
   }
 
-  private add(jobId: string, job: Job, naming: RunNaming, stamp: Date, again: string | null): Run {
+  /** The printer of a job, where it can be reached. Throws a Problem that says what to do. */
+  private printerOf({ sheet }: Job): RunRow["printer"] {
+    const { id, name } = sheet.printer;
+    const address = this.printers.list().find((one) => one.id === id)?.address ?? null;
+    if (address !== null) return { name, address };
+    throw new Problem(
+      422,
+      "no-printer",
+      "No printer",
+      `${name} takes files: it has no address to print at. Give it one in Sizes, or choose another printer in the ticket.`,
+    );
+  }
+
+  private add(
+    jobId: string,
+    job: Job,
+    naming: RunNaming,
+    printer: RunRow["printer"],
+    stamp: Date,
+    again: string | null,
+  ): Run {
     const sheets = this.tasks.sheets(job);
     const id = randomUUID();
     const { format, quality } = job.press.file;
@@ -138,7 +168,8 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
         again,
         state: "waiting",
         sheets: sheets.length,
-        files: this.namesFor(job, sheets, naming).map((name) => ({ name, bytes: 0 })),
+        printer,
+        files: printer ? [] : this.namesFor(job, sheets, naming).map((name) => ({ name, bytes: 0 })),
         createdAt: new Date(),
       })
       .run();
@@ -171,7 +202,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     ).map(inside);
   }
 
-  private breakOff(id: string, then: UnderWay["then"]): void {
+  private breakOff(id: string, then: NonNullable<UnderWay["then"]>): void {
     const { state } = this.row(id);
     const here = this.underWay.get(id);
     if (here) {
@@ -194,17 +225,20 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
         .get();
       if (!row) return;
       this.set(row.id, { state: "painting" });
-      this.underWay.set(row.id, { painting: null, progress: null, then: "cancelled" });
+      this.underWay.set(row.id, { painting: null, progress: null, then: null, waits: null });
       void this.make(row);
     }
   }
 
   private async make(row: RunRow): Promise<void> {
     const { id } = row;
-    const end = await this.painted(row).catch((error: unknown): Partial<RunRow> => {
-      if (error instanceof Cancelled) return { state: this.underWay.get(id)!.then };
-      return { state: "failed", why: error instanceof Problem ? error.detail : notPainted(error) };
-    });
+    const end = await (row.printer ? this.printed(row, row.printer) : this.painted(row)).catch(
+      (error: unknown): Partial<RunRow> => {
+        if (error instanceof Cancelled) return { state: this.underWay.get(id)!.then ?? "cancelled" };
+        if (error instanceof PrinterFault) return { state: "failed", why: error.message };
+        return { state: "failed", why: error instanceof Problem ? error.detail : notPainted(error) };
+      },
+    );
     await rm(this.staging(id), { recursive: true, force: true });
     this.underWay.delete(id);
     // What a closing server broke off goes on with its next start.
@@ -221,8 +255,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
       date: (stamp ?? createdAt).getTime(),
       files: this.stagedFiles(id, job, sheets, naming ?? USUAL_NAMING),
     });
-    here.painting = this.pool.paint(task, (progress) => (here.progress = progress));
-    const painted = await here.painting.result;
+    const painted = await this.paint(here, task);
     const names = files.map(({ name }) => name);
     await this.putInPlace(id, names);
     const ink = painted.coverage.reduce(
@@ -234,6 +267,46 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
       files: painted.files.map(({ bytes }, i) => ({ name: names[i]!, bytes })),
       price: price(job, sheets).total + ink,
     };
+  }
+
+  private async paint(here: UnderWay, task: PaintTask): Promise<Painted> {
+    if (here.then) throw new Cancelled();
+    here.painting = this.pool.paint(task, (progress) => (here.progress = progress));
+    try {
+      return await here.painting.result;
+    } finally {
+      here.painting = null;
+    }
+  }
+
+  /** Prints a run, a document after the other; those that the printer has reported as printed are not sent again. */
+  private async printed(row: RunRow, { address }: NonNullable<RunRow["printer"]>): Promise<Partial<RunRow>> {
+    const { id } = row;
+    const here = this.underWay.get(id)!;
+    const can = await this.printing.can(address);
+    const format = this.printing.formatFor(can, row.job.press.file.format);
+    const job = { ...row.job, press: { ...row.job.press, file: { ...row.job.press.file, format } } };
+    const sheets = this.tasks.sheets(job);
+    const files = this.stagedFiles(id, job, sheets, USUAL_NAMING);
+    const task = await this.tasks.task(job, sheets, {
+      date: (row.stamp ?? row.createdAt).getTime(),
+      files,
+    });
+    await this.paint(here, task);
+    const watch = {
+      cancelled: () => here.then !== null || this.closed,
+      waits: (why: string | null) => (here.waits = why),
+    };
+    let first = files.slice(0, row.printed).reduce((sum, { sheets: count }) => sum + count, 0);
+    for (let i = row.printed; i < files.length; i++) {
+      here.progress = { what: "to the printer", done: i, of: files.length };
+      const name = `${fileName(job.name)} · ${id} · ${i + 1}`;
+      const paper = sheets[first]!.stock;
+      await this.printing.print({ address, name, path: files[i]!.path, format, paper }, can, watch);
+      this.set(id, { printed: i + 1 });
+      first += files[i]!.sheets;
+    }
+    return { state: "done", price: price(job, sheets).total };
   }
 
   private stagedFiles(id: string, job: Job, sheets: SheetPlan[], { rule, start, each }: RunNaming) {
@@ -275,6 +348,8 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
       format,
       profile: job.press.colour?.profile ?? null,
       madeBy: job.sheet.printer.name,
+      print: row.printer !== null,
+      waits: this.underWay.get(id)?.waits ?? null,
       sheets,
       price: row.price,
       state,

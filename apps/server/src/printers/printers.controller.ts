@@ -1,19 +1,50 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Res } from "@nestjs/common";
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  Post,
+  Put,
+  Query,
+  Res,
+} from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
 import type { Printer } from "@wide-quilt/core";
 import { attachment } from "../web/attachment.ts";
+import { PrinterFault, type PrinterCan } from "@wide-quilt/ipp";
+import { Problem } from "../safety/problem.ts";
 import { PrintersService } from "./printers.service.ts";
+import { PrintingService } from "./printing.service.ts";
 
 @ApiTags("Printers")
 @Controller("api/printers")
 export class PrintersController {
-  constructor(@Inject(PrintersService) private readonly printers: PrintersService) {}
+  constructor(
+    @Inject(PrintersService) private readonly printers: PrintersService,
+    @Inject(PrintingService) private readonly printing: PrintingService,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: "Places to print at, each with its paper" })
   list(): Printer[] {
     return this.printers.list();
+  }
+
+  @Get("can")
+  @ApiOperation({ summary: "Asks a printer by IPP what it can do" })
+  async can(@Query("address") address = ""): Promise<PrinterCan> {
+    const refuse = (why: string) => new Problem(422, "no-printer", "No printer", why);
+    if (!/^ipps?:\/\/[^\s]{1,300}$/.test(address) || !URL.canParse(address))
+      throw refuse("An address such as ipp://192.168.1.20/ipp/print is wanted.");
+    try {
+      return await this.printing.can(address);
+    } catch (error) {
+      throw error instanceof PrinterFault ? refuse(error.message) : error;
+    }
   }
 
   @Get("file")

@@ -1,3 +1,4 @@
+import type { PrinterCan } from "@wide-quilt/ipp";
 import type { BackdropFill, JobEdit, Kind, Printer, StyleChange } from "@wide-quilt/core";
 import type {
   GraphicView,
@@ -112,6 +113,8 @@ export const server = {
   keepPrinter: (printer: Printer) =>
     ask<Printer>("PUT", `/printers/${encodeURIComponent(printer.id)}`, printer),
   removePrinter: (id: string) => ask<void>("DELETE", `/printers/${encodeURIComponent(id)}`),
+  printerCan: (address: string) =>
+    ask<PrinterCan>("GET", `/printers/can?address=${encodeURIComponent(address)}`),
   importPrinters: (file: unknown) => ask<Printer[]>("POST", "/printers/import", file),
 };
 

@@ -1,8 +1,9 @@
-import { FileDown } from "lucide-react";
+import { FileDown, Printer as PrinterIcon } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { inkOfSheet, isDrawing, price, type Job, type SheetPlan } from "@wide-quilt/core";
 import type { RunNaming } from "@wide-quilt/server/contract";
 import { useAppSelector } from "../../app/store.ts";
+import { usePlaces } from "../../places/places.ts";
 import { selectFindings } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { fileSize, useMoney, useWords } from "../../words/words.ts";
@@ -28,6 +29,8 @@ const USUAL: RunNaming = { start: 1, each: false, folder: "", overwrite: false }
 /** How the sheets are written, what that comes to, and the button that writes. */
 export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Props) {
   const [naming, setNaming] = useState<RunNaming>(USUAL);
+  const { printers } = usePlaces();
+  const canPrint = printers.some(({ id, address }) => id === job.sheet.printer.id && address !== null);
   return (
     <section aria-label="How it is written" className="flex min-h-0 flex-col border-r border-line bg-chrome">
       <div className="flex min-h-0 grow flex-col gap-6 overflow-y-auto p-4">
@@ -39,7 +42,12 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         <AboutFields job={job} />
       </div>
       <div className="flex flex-col gap-2 border-t border-line p-4">
-        <WriteButton sheets={sheets.length} onWrite={() => runs.write(naming)} />
+        <WriteButton
+          sheets={sheets.length}
+          onWrite={() => runs.write(naming)}
+          onPrint={canPrint ? () => runs.write({ ...naming, print: true }) : null}
+          printer={job.sheet.printer.name}
+        />
         <p className="text-[12px] text-ink-2">
           Into <span className="break-all">{runs.folder}</span>.{" "}
           {naming.overwrite
@@ -51,15 +59,24 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
   );
 }
 
-/** Writes; where something would spoil the print it says so first, and can be told to all the same. */
-function WriteButton({ sheets, onWrite }: { sheets: number; onWrite(): void }) {
+interface WriteProps {
+  sheets: number;
+  onWrite(): void;
+  /** Null where the job’s printer has no address. */
+  onPrint: (() => void) | null;
+  printer: string;
+}
+
+/** Writes or prints; where something would spoil the print it says so first, and can be told to all the same. */
+function WriteButton({ sheets, onWrite, onPrint, printer }: WriteProps) {
   const wrong = useAppSelector(selectFindings).filter(({ level }) => level === "wrong").length;
-  const [asks, setAsks] = useState(false);
-  const write = () => {
-    setAsks(false);
-    onWrite();
-  };
-  if (asks && wrong > 0) {
+  const [asked, setAsked] = useState<(() => void) | null>(null);
+  const begin = (act: () => void) => (wrong > 0 ? setAsked(() => act) : act());
+  if (asked && wrong > 0) {
+    const go = () => {
+      setAsked(null);
+      asked();
+    };
     return (
       <div role="alert" className="flex flex-col gap-2 rounded-lg bg-wrong-soft p-3 text-[12.5px] text-wrong">
         <p>
@@ -67,10 +84,10 @@ function WriteButton({ sheets, onWrite }: { sheets: number; onWrite(): void }) {
           there.
         </p>
         <div className="flex gap-2">
-          <button type="button" className={`${button.plain} grow`} onClick={write}>
-            Write all the same
+          <button type="button" className={`${button.plain} grow`} onClick={go}>
+            Do it all the same
           </button>
-          <button type="button" className={button.plain} onClick={() => setAsks(false)}>
+          <button type="button" className={button.plain} onClick={() => setAsked(null)}>
             Not yet
           </button>
         </div>
@@ -78,15 +95,28 @@ function WriteButton({ sheets, onWrite }: { sheets: number; onWrite(): void }) {
     );
   }
   return (
-    <button
-      type="button"
-      className={`${button.main} py-2`}
-      disabled={sheets === 0}
-      onClick={() => (wrong > 0 ? setAsks(true) : write())}
-    >
-      <FileDown size={16} aria-hidden />
-      {sheets > 1 ? `Write ${sheets} sheets` : "Write the file"}
-    </button>
+    <>
+      {onPrint && (
+        <button
+          type="button"
+          className={`${button.main} py-2`}
+          disabled={sheets === 0}
+          onClick={() => begin(onPrint)}
+        >
+          <PrinterIcon size={16} aria-hidden />
+          Print on {printer}
+        </button>
+      )}
+      <button
+        type="button"
+        className={onPrint ? button.plain : `${button.main} py-2`}
+        disabled={sheets === 0}
+        onClick={() => begin(onWrite)}
+      >
+        <FileDown size={16} aria-hidden />
+        {sheets > 1 ? `Write ${sheets} sheets` : "Write the file"}
+      </button>
+    </>
   );
 }
 

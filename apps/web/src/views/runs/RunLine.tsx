@@ -36,16 +36,25 @@ const SIGNS: Record<Exclude<Run["state"], "painting">, [LucideIcon, colour: stri
 
 /** One run: what became of it, and what can be done with it now. */
 export function RunLine({ run, act, ofJob }: Props) {
-  const { id, state, progress } = run;
+  const { id, state, progress, print, waits } = run;
   if (state === "painting") {
     return (
       <li className="flex flex-col gap-2 rounded-lg border border-line bg-white p-3">
         {ofJob}
         <Progress
-          label={`Writing ${progress?.what ?? ""}`}
+          label={
+            print && progress?.what === "to the printer"
+              ? `Printing on ${run.madeBy}`
+              : `Writing ${progress?.what ?? ""}`
+          }
           done={progress?.done ?? 0}
           of={progress?.of ?? 0}
         />
+        {waits !== null && (
+          <p role="status" className="rounded-md bg-look-soft px-2.5 py-1.5 text-[12.5px] text-look">
+            {waits}
+          </p>
+        )}
         <div className="flex gap-2">
           <button type="button" className={`${button.plain} grow`} onClick={() => act.pause(id)}>
             <Pause size={14} aria-hidden /> Hold
@@ -70,11 +79,28 @@ export function RunLine({ run, act, ofJob }: Props) {
   );
 }
 
-function Became({ run: { state, files, why, price, createdAt, doneAt } }: { run: Run }) {
+function Became({ run }: { run: Run }) {
+  const { state, files, why, price, createdAt, doneAt, print, sheets, madeBy } = run;
   const money = useMoney();
   const at = <span className="text-ink-2">{when(doneAt ?? createdAt)}</span>;
   switch (state) {
     case "done": {
+      if (print) {
+        return (
+          <span className="min-w-0">
+            Printed on <b className="font-semibold">{madeBy}</b>
+            <span className="block text-ink-2">
+              {sheets === 1 ? "1 sheet" : `${sheets} sheets`}
+              {price !== null && price > 0 && (
+                <>
+                  , about <span className="measure">{money(price)}</span>
+                </>
+              )}
+              , {at}
+            </span>
+          </span>
+        );
+      }
       const [first] = files;
       const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
       return (
@@ -109,14 +135,16 @@ function Became({ run: { state, files, why, price, createdAt, doneAt } }: { run:
   }
 }
 
-function Ways({ run: { id, state, files }, act }: Omit<Props, "ofJob">) {
+function Ways({ run: { id, state, files, print }, act }: Omit<Props, "ofJob">) {
   if (state === "done") {
     return (
       <div className="flex flex-col gap-1.5">
-        <a className={button.plain} href={address.download(id)} download>
-          <Download size={15} aria-hidden />
-          {files.length > 1 ? "Take all as a ZIP" : "Download"}
-        </a>
+        {!print && (
+          <a className={button.plain} href={address.download(id)} download>
+            <Download size={15} aria-hidden />
+            {files.length > 1 ? "Take all as a ZIP" : "Download"}
+          </a>
+        )}
         <button type="button" className={button.plain} onClick={() => act.again(id)}>
           <RotateCw size={14} aria-hidden /> Again exactly as before
         </button>

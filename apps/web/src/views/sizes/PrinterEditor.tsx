@@ -8,6 +8,7 @@ import { OverPage } from "../../ui/OverPage.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
 import { useWords } from "../../words/words.ts";
+import { AskPrinter } from "./AskPrinter.tsx";
 import { ScaleFields } from "./ScaleFields.tsx";
 
 interface Props {
@@ -54,6 +55,7 @@ export function PrinterEditor({ printer: before, profiles, onClose, onKeep }: Pr
             most={300}
             onChange={(address) => set({ address: address === "" ? null : address })}
           />
+          {printer.address !== null && <AskPrinter printer={printer} set={set} />}
           <SelectField<Medium>
             label="Paper, for sharpening"
             value={printer.medium}

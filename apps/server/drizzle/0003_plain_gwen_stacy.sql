@@ -17,4 +17,6 @@ ALTER TABLE `runs` ADD `naming` text;--> statement-breakpoint
 ALTER TABLE `runs` ADD `stamp` integer;--> statement-breakpoint
 ALTER TABLE `runs` ADD `sheets` integer;--> statement-breakpoint
 ALTER TABLE `runs` ADD `price` real;--> statement-breakpoint
+ALTER TABLE `runs` ADD `printer` text;--> statement-breakpoint
+ALTER TABLE `runs` ADD `printed` integer DEFAULT 0 NOT NULL;--> statement-breakpoint
 ALTER TABLE `runs` ADD `again` text;

@@ -1,0 +1,158 @@
+import { join } from "node:path";
+import sharp from "sharp";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { mm, PRINTERS } from "@wide-quilt/core";
+import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
+import type { PrinterCan } from "@wide-quilt/ipp";
+import type { ProblemBody, Run } from "../src/contract.ts";
+import { Server } from "../testing/server.ts";
+import { Client, testFolder } from "./client.ts";
+
+let server: Server;
+let client: Client;
+let photo: string;
+const data = testFolder();
+
+beforeAll(async () => {
+  server = await Server.start(data);
+  client = new Client(server);
+  const jpeg = await sharp({ create: { width: 900, height: 1200, channels: 3, background: "#2a6f4d" } })
+    .jpeg()
+    .toBuffer();
+  photo = (await client.upload({ name: "a.jpg", data: jpeg })).body.photos[0]!.id;
+});
+afterAll(() => server.kill());
+
+async function simulated(id: string, pace = 5): Promise<SimulatedPrinter> {
+  const model = MODELS.find((one) => one.id === id)!;
+  return new SimulatedPrinter(model, { folder: join(testFolder(), "prints"), pace }).start();
+}
+
+/** A job of some sheets for a printer at an address. */
+async function jobFor(address: string | null, copies = 8): Promise<string> {
+  const printer = { ...PRINTERS[0]!, id: `p-${crypto.randomUUID()}`, name: "Shore", address };
+  await client.ask("PUT", `/printers/${printer.id}`, printer);
+  const { id } = await client.importJob();
+  await client.edit(id, 0, { do: "add photos", photos: [{ id: photo, name: "a.jpg" }] });
+  await client.edit(id, 1, { do: "ticket", change: { copies } });
+  await client.edit(id, 2, { do: "printer", printer });
+  return id;
+}
+
+const print = async (id: string) => (await client.startRun(id, { print: true })).body;
+
+describe("printing by IPP", () => {
+  it("asks a printer what it can do, and says what is wrong with an address", async () => {
+    const printer = await simulated("inkjet");
+    const { body } = await client.ask<PrinterCan>("GET", `/printers/can?address=${printer.address}`);
+    expect(body).toMatchObject({ name: "Shore inkjet", resolutions: [360] });
+    await printer.stop();
+    for (const [address, why] of [
+      [printer.address, "cannot be reached"],
+      ["http://localhost/", "An address such as ipp://"],
+      [server.address.replace("http", "ipp"), "answered with HTTP"],
+    ] as const) {
+      const asked = await client.ask<ProblemBody>(
+        "GET",
+        `/printers/can?address=${encodeURIComponent(address)}`,
+      );
+      expect(asked.status).toBe(422);
+      expect(asked.body.detail).toContain(why);
+    }
+  });
+
+  it("sends each sheet in a format that the printer takes, and what comes out is the sheet", async () => {
+    const lab = await simulated("lab");
+    const id = await jobFor(lab.address, 12);
+    const run = await client.ended((await print(id)).id);
+    expect(run).toMatchObject({ state: "done", print: true, sheets: 2, files: [] });
+    expect(lab.prints).toHaveLength(2);
+    // 4 × 6 in at 300 ppi; the green of a piece at 20, 25 mm on the sheet that lies.
+    const sheet = sharp(lab.prints[0]);
+    expect(await sheet.metadata()).toMatchObject({ width: 1800, height: 1200 });
+    const [r, g, b] = await sheet.extract({ left: 236, top: 295, width: 1, height: 1 }).raw().toBuffer();
+    [r! - 0x2a, g! - 0x6f, b! - 0x4d].forEach((off) => expect(Math.abs(off)).toBeLessThan(4));
+    await lab.stop();
+  });
+
+  it("waits for paper, says so, and goes on by itself", async () => {
+    const lab = await simulated("lab");
+    lab.putPaper(1);
+    const { id } = await print(await jobFor(lab.address, 20));
+    const waits = async () => (await client.ask<Run>("GET", `/runs/${id}`)).body;
+    await expect.poll(async () => (await waits()).progress?.done).toBe(1);
+    await expect.poll(async () => (await waits()).waits ?? "").toContain("out of paper");
+    lab.putPaper(10);
+    expect((await client.ended(id)).state).toBe("done");
+    expect(lab.prints).toHaveLength(3);
+    await lab.stop();
+  });
+
+  it("goes on after a stop of the server, and prints no sheet twice", async () => {
+    const lab = await simulated("lab", 300);
+    const { id } = await print(await jobFor(lab.address, 40));
+    await expect
+      .poll(async () => (await client.ask<Run>("GET", `/runs/${id}`)).body.progress?.done ?? 0)
+      .toBeGreaterThan(1);
+    await server.kill();
+    server = await Server.start(data);
+    client = new Client(server);
+    expect((await client.ended(id)).state).toBe("done");
+    expect(lab.prints).toHaveLength(5);
+    expect(new Set(lab.jobs.map(({ name }) => name)).size).toBe(5);
+    await lab.stop();
+  });
+
+  it("says when the printer went away in the middle; tried again, it prints only what is missing", async () => {
+    const lab = await simulated("lab", 250);
+    const { id } = await print(await jobFor(lab.address, 24));
+    await expect
+      .poll(async () => (await client.ask<Run>("GET", `/runs/${id}`)).body.progress?.done ?? 0)
+      .toBeGreaterThan(0);
+    await lab.stop();
+    const gone = await client.ended(id);
+    expect(gone).toMatchObject({
+      state: "failed",
+      why: expect.stringMatching(/cannot be reached|went away/),
+    });
+    await lab.start();
+    await client.ask("POST", `/runs/${id}/resume`);
+    expect((await client.ended(id)).state).toBe("done");
+    expect(lab.prints).toHaveLength(3);
+    await lab.stop();
+  });
+
+  it("is cancelled at the printer too", async () => {
+    const lab = await simulated("lab", 400);
+    const { id } = await print(await jobFor(lab.address, 40));
+    await expect.poll(() => lab.jobs.length).toBeGreaterThan(0);
+    await client.ask("DELETE", `/runs/${id}`);
+    expect((await client.ended(id)).state).toBe("cancelled");
+    // The sheet that was in the machine may still come out; no other is taken in.
+    await new Promise((go) => setTimeout(go, 1500));
+    expect(lab.prints.length).toBeLessThanOrEqual(1);
+    expect(lab.jobs).toHaveLength(1);
+    await lab.stop();
+  });
+
+  it("refuses what the printer cannot do, in words", async () => {
+    expect((await client.startRun(await jobFor(null), { print: true })).body).toMatchObject({
+      status: 422,
+      detail: expect.stringContaining("has no address to print at"),
+    });
+    const event = await simulated("event");
+    const id = await jobFor(event.address);
+    const { body } = await client.ask<{ version: number }>("GET", `/jobs/${id}`);
+    await client.edit(id, body.version, {
+      do: "sheet",
+      change: { paper: { name: "A4", width: mm(210), height: mm(297) } },
+    });
+    const run = await client.ended((await print(id)).id);
+    expect(run).toMatchObject({
+      state: "failed",
+      why: expect.stringContaining("has no paper of 210 × 297 mm"),
+    });
+    expect(event.prints).toEqual([]);
+    await event.stop();
+  });
+});

@@ -1,0 +1,278 @@
+import { execFile, spawn } from "node:child_process";
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { setTimeout as wait } from "node:timers/promises";
+import { promisify } from "node:util";
+import { decode, encode, LANGUAGE, PrinterClient, PrinterFault, type Message } from "@wide-quilt/ipp";
+import sharp, { type Sharp } from "sharp";
+import { afterEach, beforeAll, describe, expect, it } from "vitest";
+import { MODELS, SimulatedPrinter } from "../index.ts";
+
+const SUITES = "/usr/share/cups/ipptool";
+const run = promisify(execFile);
+const folder = () => mkdtempSync(join(tmpdir(), "wide-quilt-devices-"));
+let jpeg: Buffer;
+const open: SimulatedPrinter[] = [];
+
+beforeAll(async () => {
+  // A page of 4 × 6 in with a green frame ten pixels wide along its edges.
+  const inner = { create: { width: 1180, height: 1780, channels: 3, background: "#aa5522" } } as const;
+  jpeg = await sharp({ create: { width: 1200, height: 1800, channels: 3, background: "#00ff00" } })
+    .composite([{ input: await sharp(inner).png().toBuffer(), left: 10, top: 10 }])
+    .jpeg({ quality: 100, chromaSubsampling: "4:4:4" })
+    .toBuffer();
+});
+afterEach(async () => {
+  for (const printer of open.splice(0)) await printer.stop();
+});
+
+async function printer(id: string, pace = 5): Promise<SimulatedPrinter> {
+  const model = MODELS.find((one) => one.id === id)!;
+  const started = await new SimulatedPrinter(model, { folder: join(folder(), "prints"), pace }).start();
+  open.push(started);
+  return started;
+}
+
+async function printed(own: SimulatedPrinter): Promise<Sharp[]> {
+  const client = new PrinterClient(own.address);
+  const media = own.model.media.findIndex(({ name }) => name === "na_index-4x6_4x6in");
+  const { name } = own.model.media[media]!;
+  const { id } = await client.print(jpeg, "image/jpeg", "One", { media: [{ as: "keyword", value: name }] });
+  await expect.poll(async () => (await client.job(id)).state).toBe("done");
+  return own.prints.map((path) => sharp(path));
+}
+
+const pixel = async (picture: Sharp, x: number, y: number) =>
+  [...(await picture.clone().extract({ left: x, top: y, width: 1, height: 1 }).raw().toBuffer())].map((v) =>
+    Math.round(v / 64),
+  );
+const WHITE = [4, 4, 4];
+const GREEN = [0, 4, 0];
+const BROWN = [3, 1, 1];
+
+describe("the reference tool, ipptool of CUPS", () => {
+  it.each(MODELS.map(({ id }) => id))(
+    "passes nothing but right answers of the model “%s”, IPP 1.1 and 2.0",
+    async (id) => {
+      const own = await printer(id);
+      const at = folder();
+      for (const suite of ["ipp-1.1.test", "ipp-2.0.test"]) cpSync(join(SUITES, suite), join(at, suite));
+      // Debian leaves the sample documents out; any of their kind will do.
+      for (const name of [
+        "color.jpg",
+        "rgb.jpg",
+        "gray.jpg",
+        "document-a4.pdf",
+        "document-letter.pdf",
+        "document-a4.ps",
+        "document-letter.ps",
+      ])
+        writeFileSync(join(at, name), jpeg);
+      for (const suite of ["ipp-1.1.test", "ipp-2.0.test"]) {
+        const args = ["-tI", "-f", join(at, "rgb.jpg"), own.address, suite];
+        const { stdout } = await run("ipptool", args, { cwd: at, maxBuffer: 1e8 }).catch(
+          (error: { stdout: string }) => error,
+        );
+        expect(stdout).not.toContain("FAIL");
+        const summaries = [...stdout.matchAll(/(\d+) tests, (\d+) passed, (\d+) failed/g)];
+        expect(summaries.length).toBeGreaterThan(0);
+        for (const [, , passed, failed] of summaries) {
+          expect(Number(failed)).toBe(0);
+          // The others are skipped by the suite itself: operations and formats that the model does not name.
+          expect(Number(passed)).toBeGreaterThanOrEqual(28);
+        }
+      }
+    },
+  );
+});
+
+describe("what comes out", () => {
+  it("of the inkjet has bare edges of 3, 3.4, 12.5 and 3.4 mm", async () => {
+    const [sheet] = await printed(await printer("inkjet"));
+    // 360 ppi: 43, 48, 177 and 48 px of 1440 × 2160.
+    expect(await sheet!.metadata()).toMatchObject({ width: 1440, height: 2160 });
+    expect([await pixel(sheet!, 700, 41), await pixel(sheet!, 700, 45)]).toEqual([WHITE, BROWN]);
+    expect([await pixel(sheet!, 700, 2160 - 175), await pixel(sheet!, 700, 2160 - 180)]).toEqual([
+      WHITE,
+      BROWN,
+    ]);
+    expect([await pixel(sheet!, 46, 1000), await pixel(sheet!, 50, 1000)]).toEqual([WHITE, BROWN]);
+  });
+
+  it("of the borderless one is enlarged by 2 %: the outer hundredth of each side is lost", async () => {
+    const [sheet] = await printed(await printer("borderless"));
+    // The frame was 10 of 1200 px; half of 1 − 1/1.02 of the width is 11.8 px: nothing of it is left.
+    expect(await pixel(sheet!, 0, 1000)).toEqual(BROWN);
+    expect(await pixel(sheet!, 700, 0)).toEqual(BROWN);
+  });
+
+  it("of the event printer is cut in two at an odd ppi", async () => {
+    const pieces = await printed(await printer("event"));
+    // 4 in at 302 ppi are 1208 px, so 604 each; 6 in are 1812.
+    expect(await Promise.all(pieces.map(async (one) => (await one.metadata()).width))).toEqual([604, 604]);
+    expect((await pieces[0]!.metadata()).height).toBe(1812);
+    expect([await pixel(pieces[0]!, 3, 900), await pixel(pieces[1]!, 600, 900)]).toEqual([GREEN, GREEN]);
+  });
+});
+
+describe("a client and its printer", () => {
+  it("hears what the printer can do", async () => {
+    const can = await new PrinterClient((await printer("inkjet")).address).can();
+    expect(can).toMatchObject({
+      name: "Shore inkjet",
+      colour: true,
+      copies: 99,
+      resolutions: [360],
+      reasons: [],
+    });
+    expect(can.formats).toContain("application/pdf");
+    const a4 = can.media.find(({ name }) => name === "iso_a4_210x297mm");
+    expect(a4).toMatchObject({ width: 21_000, height: 29_700, edges: [300, 340, 1250, 340] });
+  });
+
+  it("waits while there is no paper, and goes on by itself", async () => {
+    const own = await printer("lab");
+    own.putPaper(1);
+    const client = new PrinterClient(own.address);
+    const first = await client.print(jpeg, "image/jpeg", "First");
+    const second = await client.print(jpeg, "image/jpeg", "Second");
+    await expect.poll(async () => (await client.job(first.id)).state).toBe("done");
+    expect((await client.can()).reasons).toEqual(["media-empty"]);
+    expect((await client.job(second.id)).state).toBe("waiting");
+    own.putPaper(5);
+    await expect.poll(async () => (await client.job(second.id)).state).toBe("done");
+    expect(own.prints).toHaveLength(2);
+  });
+
+  it("finds a job again by its name, cancels one, and is told what is refused", async () => {
+    const own = await printer("lab", 200);
+    const client = new PrinterClient(own.address);
+    const { id } = await client.print(jpeg, "image/jpeg", "Badges · 7", {
+      copies: [{ as: "integer", value: 20 }],
+    });
+    expect((await client.jobNamed("Badges · 7"))?.id).toBe(id);
+    expect(await client.jobNamed("Badges · 8")).toBeNull();
+    await client.cancel(id);
+    expect((await client.job(id)).state).toBe("cancelled");
+    expect((await client.jobNamed("Badges · 7"))?.state).toBe("cancelled");
+    await expect(client.cancel(id)).rejects.toThrow(/cannot do that with this job any more/);
+    await expect(client.job(99)).rejects.toThrow(/does not know this job/);
+    await expect(client.print(jpeg, "image/tiff", "No")).rejects.toThrow(/does not take files of this kind/);
+    await own.stop();
+    await expect(client.can()).rejects.toThrow(PrinterFault);
+  });
+
+  it("speaks to a printer that is not ours: ippeveprinter of CUPS", async () => {
+    const at = folder();
+    const spool = join(at, "spool");
+    mkdirSync(spool);
+    const done = join(at, "done.sh");
+    writeFileSync(done, "#!/bin/sh\nexit 0\n", { mode: 0o755 });
+    const bus = spawn(
+      "dbus-daemon",
+      ["--session", "--nofork", "--nopidfile", `--address=unix:path=${at}/bus`],
+      {
+        stdio: "ignore",
+      },
+    );
+    const port = 20_000 + Math.floor(process.pid % 20_000);
+    await wait(500);
+    const args = [
+      "-r",
+      "off",
+      "-k",
+      "-s",
+      "10,10",
+      "-c",
+      done,
+      "-d",
+      spool,
+      "-n",
+      "localhost",
+      "-p",
+      String(port),
+    ];
+    const eve = spawn("/usr/sbin/ippeveprinter", [...args, "-f", "image/jpeg,application/pdf", "Other"], {
+      stdio: "ignore",
+      env: { ...process.env, DBUS_SYSTEM_BUS_ADDRESS: `unix:path=${at}/bus` },
+    });
+    try {
+      const client = new PrinterClient(`ipp://localhost:${port}/ipp/print`);
+      await expect
+        .poll(
+          () =>
+            client.can().then(
+              () => true,
+              () => false,
+            ),
+          { timeout: 20_000 },
+        )
+        .toBe(true);
+      const can = await client.can();
+      expect(can.formats).toContain("image/jpeg");
+      expect(can.media.some(({ width, height }) => width === 21_000 && height === 29_700)).toBe(true);
+      const { id } = await client.print(jpeg, "image/jpeg", "From Wide Quilt");
+      await expect.poll(async () => (await client.job(id)).state, { timeout: 20_000 }).toBe("done");
+      expect((await client.jobNamed("From Wide Quilt"))?.id).toBe(id);
+      const { stdout } = await run("find", [spool, "-name", "*.jpg"]);
+      expect(readFileSync(stdout.trim().split("\n")[0]!).equals(jpeg)).toBe(true);
+    } finally {
+      eve.kill();
+      bus.kill();
+    }
+  });
+});
+
+describe("messages", () => {
+  it("are the bytes that the standard shows: Print-Job of RFC 8010, A.1", () => {
+    const message: Message = {
+      version: [2, 0],
+      code: 2,
+      requestId: 1,
+      groups: [
+        {
+          of: "operation",
+          attributes: {
+            ...LANGUAGE,
+            "printer-uri": [{ as: "uri", value: "ipp://printer.example.com/ipp/print/pinetree" }],
+          },
+        },
+        {
+          of: "job",
+          attributes: {
+            copies: [{ as: "integer", value: 20 }],
+            sides: [{ as: "keyword", value: "two-sided-long-edge" }],
+          },
+        },
+      ],
+    };
+    const bytes = encode(message);
+    expect(bytes.subarray(0, 9).toString("hex")).toBe("020000020000000101");
+    // 0x21 integer, name of 6 letters, value of 4 bytes, 0x00000014.
+    expect(bytes.includes(Buffer.from("210006636f70696573000400000014", "hex"))).toBe(true);
+    expect(bytes.at(-1)).toBe(3);
+    expect(decode(Buffer.concat([bytes, Buffer.from("%PDF")]))).toEqual({
+      message,
+      rest: Buffer.from("%PDF"),
+    });
+  });
+
+  it("that break off or are none are refused, whatever the bytes", async () => {
+    const own = await printer("lab");
+    const url = own.address.replace("ipp:", "http:");
+    for (const body of [
+      Buffer.alloc(0),
+      Buffer.from("nonsense"),
+      Buffer.from([2, 0, 0, 2, 0, 0, 0, 1, 1, 0x21, 0xff, 0xff]),
+    ]) {
+      const response = await fetch(url, {
+        method: "POST",
+        body,
+        headers: { "Content-Type": "application/ipp" },
+      });
+      const { message } = decode(Buffer.from(await response.arrayBuffer()));
+      expect(message.code).toBe(0x0400);
+    }
+  });
+});

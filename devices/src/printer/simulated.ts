@@ -1,0 +1,170 @@
+import { mkdirSync, writeFileSync } from "node:fs";
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from "node:http";
+import { join } from "node:path";
+import { JOB_STATES } from "@wide-quilt/ipp";
+import type { PrintJob } from "./attributes.ts";
+import type { Media, Model } from "./models.ts";
+import { answer, type Machine } from "./operations.ts";
+import { printPicture } from "./paper.ts";
+
+/** The most that one document may have. */
+const MOST_BYTES = 512 * 1024 ** 2;
+
+export interface PrinterOptions {
+  /** Where what it printed is kept, as pictures. */
+  folder: string;
+  port?: number;
+  /** Milliseconds that a sheet takes. */
+  pace?: number;
+}
+
+/**
+ * A printer that is none: it speaks IPP over HTTP on loopback, prints one job after the other, keeps every print as a
+ * picture, and can be told to run out of paper.
+ */
+export class SimulatedPrinter implements Machine {
+  readonly jobs: PrintJob[] = [];
+  readonly prints: string[] = [];
+  private readonly documents = new Map<number, Buffer>();
+  private readonly switchedOn = Date.now();
+  private sheets = Infinity;
+  private working = false;
+  private server: Server | null = null;
+  private port = 0;
+
+  constructor(
+    readonly model: Model,
+    private readonly options: PrinterOptions,
+  ) {
+    mkdirSync(options.folder, { recursive: true });
+  }
+
+  get address(): string {
+    return `ipp://localhost:${this.port}/ipp/print`;
+  }
+
+  get hasPaper(): boolean {
+    return this.sheets > 0;
+  }
+
+  upTime = (): number => Math.floor((Date.now() - this.switchedOn) / 1000) + 1;
+
+  /** How many sheets are left in its tray; with more it goes on with what it had stopped at. */
+  putPaper(sheets: number): void {
+    this.sheets = sheets;
+    void this.work();
+  }
+
+  async start(): Promise<this> {
+    this.server = createServer((request, response) => void this.serve(request, response));
+    await new Promise<void>((resolve) =>
+      this.server!.listen(this.options.port ?? this.port, "127.0.0.1", resolve),
+    );
+    this.port = (this.server.address() as { port: number }).port;
+    return this;
+  }
+
+  async stop(): Promise<void> {
+    this.server?.closeAllConnections();
+    await new Promise((resolve) => (this.server ? this.server.close(resolve) : resolve(null)));
+  }
+
+  add(job: Omit<PrintJob, "id" | "createdAt">): PrintJob {
+    const added = { ...job, id: this.jobs.length + 1, createdAt: this.upTime() };
+    this.jobs.push(added);
+    return added;
+  }
+
+  /** Takes a job's document in and prints it when its turn comes. */
+  submit(job: PrintJob, document: Buffer): void {
+    this.documents.set(job.id, document);
+    job.kilobytes = Math.ceil(document.length / 1024);
+    job.state = JOB_STATES.pending;
+    job.reasons = [];
+    void this.work();
+  }
+
+  mediaNamed(name: string | undefined): Media | undefined {
+    return name === undefined ? this.model.media[0] : this.model.media.find((one) => one.name === name);
+  }
+
+  private async serve(request: IncomingMessage, response: ServerResponse): Promise<void> {
+    const parts: Buffer[] = [];
+    let length = 0;
+    for await (const part of request as AsyncIterable<Buffer>) {
+      length += part.length;
+      if (length > MOST_BYTES) return void response.writeHead(413).end();
+      parts.push(part);
+    }
+    if (request.method !== "POST" || request.headers["content-type"] !== "application/ipp") {
+      return void response
+        .writeHead(200, { "Content-Type": "text/plain" })
+        .end(`${this.model.name}, simulated\n`);
+    }
+    const body = answer(this, Buffer.concat(parts));
+    response.writeHead(200, { "Content-Type": "application/ipp", "Content-Length": body.length }).end(body);
+  }
+
+  /** Prints waiting jobs one after the other, as long as there is paper. */
+  private async work(): Promise<void> {
+    if (this.working) return;
+    this.working = true;
+    try {
+      for (let job = this.next(); job; job = this.next()) await this.print(job);
+    } finally {
+      this.working = false;
+    }
+  }
+
+  private next = (): PrintJob | undefined =>
+    this.jobs.find(
+      ({ id, state }) =>
+        this.documents.has(id) &&
+        this.hasPaper &&
+        (state === JOB_STATES.pending || state === JOB_STATES.stopped),
+    );
+
+  private async print(job: PrintJob): Promise<void> {
+    job.state = JOB_STATES.processing;
+    job.reasons = ["job-printing"];
+    job.startedAt ??= this.upTime();
+    try {
+      const document = this.documents.get(job.id)!;
+      for (let copy = 1; copy <= job.copies; copy++) {
+        await new Promise((resolve) => setTimeout(resolve, this.options.pace ?? 5));
+        if (job.state !== JOB_STATES.processing) return;
+        if (!this.hasPaper) {
+          job.state = JOB_STATES.stopped;
+          job.reasons = ["printer-stopped"];
+          return;
+        }
+        this.sheets--;
+        await this.keep(job, copy, document);
+      }
+      job.state = JOB_STATES.completed;
+      job.reasons = ["job-completed-successfully"];
+    } catch {
+      job.state = JOB_STATES.aborted;
+      job.reasons = ["document-format-error"];
+    }
+    job.endedAt = this.upTime();
+    this.documents.delete(job.id);
+    if (!this.hasPaper) return;
+  }
+
+  private async keep(job: PrintJob, copy: number, document: Buffer): Promise<void> {
+    const base = `${String(job.id).padStart(4, "0")}-${copy}`;
+    const made =
+      job.format === "application/pdf"
+        ? [{ name: `${base}.pdf`, data: document }]
+        : (await printPicture(document, job.media, this.model)).map((data, piece, all) => ({
+            name: all.length === 1 ? `${base}.png` : `${base}-${piece + 1}.png`,
+            data,
+          }));
+    for (const { name, data } of made) {
+      const path = join(this.options.folder, name);
+      writeFileSync(path, data);
+      this.prints.push(path);
+    }
+  }
+}

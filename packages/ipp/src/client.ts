@@ -1,0 +1,273 @@
+import { request } from "node:http";
+import { decode } from "./decode.ts";
+import { encode } from "./encode.ts";
+import {
+  integer,
+  JOB_STATES,
+  keyword,
+  LANGUAGE,
+  mimeType,
+  name,
+  OPERATIONS,
+  STATUS,
+  uri,
+  type Attributes,
+  type Message,
+  type Value,
+} from "./message.ts";
+
+/** Something that a printer refused or did not answer, with a sentence for a person. */
+export class PrinterFault extends Error {
+  override name = "PrinterFault";
+}
+
+/** What a printer says it can do. Lengths in hundredths of a millimetre, as PWG 5100.7 has them. */
+export interface PrinterCan {
+  name: string;
+  /** Formats that it takes, by their media type. */
+  formats: string[];
+  media: {
+    name: string;
+    width: number;
+    height: number;
+    edges: [top: number, right: number, bottom: number, left: number];
+  }[];
+  types: string[];
+  resolutions: number[];
+  colour: boolean;
+  copies: number;
+  /** Why it does not print just now, as it says: “media-empty”; empty when nothing is the matter. */
+  reasons: string[];
+}
+
+/** How far a job is. */
+export interface JobReport {
+  id: number;
+  state: "waiting" | "printing" | "stopped" | "cancelled" | "failed" | "done";
+  reasons: string[];
+}
+
+const STATES: Record<number, JobReport["state"]> = {
+  [JOB_STATES.pending]: "waiting",
+  [JOB_STATES.held]: "waiting",
+  [JOB_STATES.processing]: "printing",
+  [JOB_STATES.stopped]: "stopped",
+  [JOB_STATES.canceled]: "cancelled",
+  [JOB_STATES.aborted]: "failed",
+  [JOB_STATES.completed]: "done",
+};
+
+/** A printer that does not answer is given up after this long, in milliseconds. */
+const PATIENCE = 20_000;
+/** The most that is read of an answer. */
+const MOST_BYTES = 4 * 1024 ** 2;
+
+/** Speaks to one printer. Every call throws a PrinterFault with a sentence when it is not answered as it should be. */
+export class PrinterClient {
+  private requestId = 0;
+
+  constructor(
+    private readonly address: string,
+    private readonly user = "wide-quilt",
+  ) {}
+
+  /** What it can do (Get-Printer-Attributes, RFC 8011, 4.2.5). */
+  async can(): Promise<PrinterCan> {
+    const answer = await this.ask(OPERATIONS.getPrinterAttributes, {
+      "requested-attributes": [keyword("all"), keyword("media-col-database")],
+    });
+    return canOf(answer.groups.find(({ of }) => of === "printer")?.attributes ?? {});
+  }
+
+  /** Sends a document to be printed (Print-Job, RFC 8011, 4.2.1) and gives back its number there. */
+  async print(
+    document: Buffer,
+    format: string,
+    jobName: string,
+    template: Attributes = {},
+  ): Promise<JobReport> {
+    const about = { "job-name": [name(jobName)], "document-format": [mimeType(format)] };
+    const answer = await this.ask(OPERATIONS.printJob, about, template, document);
+    return reportOf(answer.groups.find(({ of }) => of === "job")?.attributes ?? {});
+  }
+
+  /** How far a job is (Get-Job-Attributes, RFC 8011, 4.3.4). */
+  async job(id: number): Promise<JobReport> {
+    const answer = await this.ask(OPERATIONS.getJobAttributes, { "job-id": [integer(id)] });
+    return reportOf(answer.groups.find(({ of }) => of === "job")?.attributes ?? {});
+  }
+
+  /** The job of a name, printed or not; null where the printer knows of none. Nothing is sent twice that way. */
+  async jobNamed(jobName: string): Promise<JobReport | null> {
+    for (const which of ["not-completed", "completed"]) {
+      const answer = await this.ask(OPERATIONS.getJobs, {
+        "which-jobs": [keyword(which)],
+        "requested-attributes": ["job-id", "job-name", "job-state", "job-state-reasons"].map(keyword),
+      });
+      const own = answer.groups.find(
+        ({ of, attributes }) => of === "job" && first(attributes["job-name"]) === jobName,
+      );
+      if (own) return reportOf(own.attributes);
+    }
+    return null;
+  }
+
+  async cancel(id: number): Promise<void> {
+    await this.ask(OPERATIONS.cancelJob, { "job-id": [integer(id)] });
+  }
+
+  private async ask(
+    operation: number,
+    about: Attributes,
+    template: Attributes = {},
+    document: Buffer = Buffer.alloc(0),
+  ): Promise<Message> {
+    const head: Attributes = {
+      ...LANGUAGE,
+      "printer-uri": [uri(this.address)],
+      // A job is known by its number, which follows the printer at once (RFC 8011, 4.1.5).
+      ...(about["job-id"] && { "job-id": about["job-id"] }),
+      "requesting-user-name": [name(this.user)],
+      ...about,
+    };
+    const message: Message = {
+      version: [2, 0],
+      code: operation,
+      requestId: ++this.requestId,
+      groups: [
+        { of: "operation", attributes: head },
+        ...(Object.keys(template).length > 0 ? [{ of: "job" as const, attributes: template }] : []),
+      ],
+    };
+    const answer = decodeAnswer(await this.post(Buffer.concat([encode(message), document])));
+    if (answer.code > 0xff) throw refused(answer);
+    return answer;
+  }
+
+  private post(body: Buffer): Promise<Buffer> {
+    const { protocol, hostname, port, pathname } = new URL(this.address.replace(/^ipp/, "http"));
+    if (protocol !== "http:") {
+      throw new PrinterFault(`${this.address} asks for an encrypted connection, which is not supported yet.`);
+    }
+    return new Promise((resolve, reject) => {
+      const fail = (why: string) => reject(new PrinterFault(why));
+      const asking = request(
+        {
+          hostname,
+          port: port === "" ? 631 : Number(port),
+          path: pathname,
+          method: "POST",
+          headers: { "Content-Type": "application/ipp", "Content-Length": body.length },
+          timeout: PATIENCE,
+        },
+        (response) => {
+          const parts: Buffer[] = [];
+          let length = 0;
+          response.on("data", (part: Buffer) => {
+            length += part.length;
+            if (length > MOST_BYTES) asking.destroy(new Error("its answer does not end"));
+            parts.push(part);
+          });
+          response.on("end", () =>
+            response.statusCode === 200
+              ? resolve(Buffer.concat(parts))
+              : fail(
+                  `The printer at ${this.address} answered with HTTP ${response.statusCode}. Is the address right?`,
+                ),
+          );
+          response.on("error", (error) => fail(`The printer went away in the middle: ${error.message}.`));
+        },
+      );
+      asking.on("timeout", () => asking.destroy(new Error("it did not answer in time")));
+      asking.on("error", (error) =>
+        fail(
+          `The printer at ${this.address} cannot be reached: ${error.message}. Is it switched on and in the same network?`,
+        ),
+      );
+      asking.end(body);
+    });
+  }
+}
+
+function decodeAnswer(bytes: Buffer): Message {
+  try {
+    return decode(bytes).message;
+  } catch {
+    throw new PrinterFault("What answered there is no printer, or speaks no IPP.");
+  }
+}
+
+const SENTENCES: Record<number, string> = {
+  [STATUS.formatNotSupported]: "The printer does not take files of this kind.",
+  [STATUS.attributesNotSupported]:
+    "The printer cannot do what the job asks for: another paper or quality is needed.",
+  [STATUS.notFound]: "The printer does not know this job any more.",
+  [STATUS.notPossible]: "The printer cannot do that with this job any more.",
+  [STATUS.operationNotSupported]: "The printer cannot do that.",
+};
+
+function refused({ code, groups }: Message): PrinterFault {
+  const said = first(groups.find(({ of }) => of === "operation")?.attributes["status-message"]);
+  const why = SENTENCES[code] ?? "The printer refused.";
+  return new PrinterFault(
+    said === undefined ? `${why} (status ${code.toString(16)})` : `${why} It says: ${said}.`,
+  );
+}
+
+const first = (values: Value[] | undefined): string | undefined => {
+  const [value] = values ?? [];
+  return value && "value" in value ? String(value.value) : undefined;
+};
+
+const strings = (values: Value[] | undefined): string[] =>
+  (values ?? []).flatMap((one) => ("value" in one && typeof one.value === "string" ? one.value : []));
+
+const number = (values: Value[] | undefined): number => {
+  const [value] = values ?? [];
+  return value && "value" in value && typeof value.value === "number" ? value.value : 0;
+};
+
+const NOTHING_THE_MATTER = "none";
+
+function reportOf(attributes: Attributes): JobReport {
+  return {
+    id: number(attributes["job-id"]),
+    state: STATES[number(attributes["job-state"])] ?? "waiting",
+    reasons: strings(attributes["job-state-reasons"]).filter((reason) => reason !== NOTHING_THE_MATTER),
+  };
+}
+
+function canOf(attributes: Attributes): PrinterCan {
+  const media = (attributes["media-col-database"] ?? []).flatMap((entry) => {
+    if (entry.as !== "collection") return [];
+    const [size] = entry.value["media-size"] ?? [];
+    if (size?.as !== "collection") return [];
+    const side = (part: string) => number(size.value[part]);
+    const edge = (part: string) => number(entry.value[`media-${part}-margin`]);
+    const [width, height] = [side("x-dimension"), side("y-dimension")];
+    // Rolls have ranges of sizes, which are no sheets.
+    if (width === 0 || height === 0) return [];
+    return [
+      {
+        name: first(entry.value["media-size-name"]) ?? first(entry.value["media-key"]) ?? "",
+        width,
+        height,
+        edges: [edge("top"), edge("right"), edge("bottom"), edge("left")] as [number, number, number, number],
+      },
+    ];
+  });
+  const resolutions = (attributes["printer-resolution-supported"] ?? []).flatMap((one) =>
+    one.as === "resolution" && one.value.unit === "dpi" ? one.value.across : [],
+  );
+  const copies = attributes["copies-supported"]?.[0];
+  return {
+    name: first(attributes["printer-make-and-model"]) ?? first(attributes["printer-name"]) ?? "A printer",
+    formats: strings(attributes["document-format-supported"]),
+    media,
+    types: strings(attributes["media-type-supported"]),
+    resolutions,
+    colour: first(attributes["color-supported"]) === "true",
+    copies: copies?.as === "range" ? copies.value.to : 1,
+    reasons: strings(attributes["printer-state-reasons"]).filter((reason) => reason !== NOTHING_THE_MATTER),
+  };
+}
