@@ -75,13 +75,10 @@ describe("the reference tool, ipptool of CUPS", () => {
           (error: { stdout: string }) => error,
         );
         expect(stdout).not.toContain("FAIL");
-        const summaries = [...stdout.matchAll(/(\d+) tests, (\d+) passed, (\d+) failed/g)];
-        expect(summaries.length).toBeGreaterThan(0);
-        for (const [, , passed, failed] of summaries) {
-          expect(Number(failed)).toBe(0);
-          // The others are skipped by the suite itself: operations and formats that the model does not name.
-          expect(Number(passed)).toBeGreaterThanOrEqual(28);
-        }
+        // The others are skipped by the suite itself: operations and formats that the model does not name.
+        expect(stdout.match(/\[PASS\]/g)!.length).toBeGreaterThanOrEqual(28);
+        const last = suite === "ipp-1.1.test" ? / 0 failed/ : /PWG 5100\.12 section 6\.2.*\[PASS\]/;
+        expect(stdout).toMatch(last);
       }
     },
   );
