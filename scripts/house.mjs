@@ -32,7 +32,7 @@ export function ensureInstalled() {
   run("npm", ["ci", "--no-audit", "--no-fund"]);
 }
 
-/** Builds those of web, server and shell whose sources changed since their last build. */
+/** Builds those of web, server, shell and devices whose sources changed since their last build. */
 export async function ensureBuilt(apps = ["server", "cli", "web"]) {
   const now = fingerprint();
   const stale = apps.filter((app) => !existsSync(dist(app)) || builtFrom(app) !== now);
@@ -40,13 +40,16 @@ export async function ensureBuilt(apps = ["server", "cli", "web"]) {
   console.error("Building …");
   const { build } = await import("vite");
   for (const app of stale) {
-    await build({ root: join(ROOT, "apps", app), logLevel: "warn" });
+    await build({ root: home(app), logLevel: "warn" });
     mkdirSync(STAMPS, { recursive: true });
     writeFileSync(join(STAMPS, app), now);
   }
 }
 
-const dist = (app) => join(ROOT, "apps", app, "dist");
+/** Devices are no part of the application, so they stand beside it. */
+const home = (app) => (app === "devices" ? join(ROOT, app) : join(ROOT, "apps", app));
+
+const dist = (app) => join(home(app), "dist");
 
 const builtFrom = (app) => {
   const stamp = join(STAMPS, app);
@@ -67,7 +70,7 @@ function fingerprint() {
       }
     }
   };
-  for (const folder of ["packages", "apps", "demo"]) visit(join(ROOT, folder));
+  for (const folder of ["packages", "apps", "demo", "devices"]) visit(join(ROOT, folder));
   for (const file of ["package-lock.json", "tsconfig.base.json"]) hash.update(readFileSync(join(ROOT, file)));
   return hash.digest("hex");
 }

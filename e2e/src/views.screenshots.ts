@@ -30,6 +30,22 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("link", { name: "Download" })).toBeVisible();
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("press") });
+  await page
+    .getByRole("combobox", { name: "Profile" })
+    .selectOption({ label: "Dune press, uncoated (CMYK)" });
+  await page.getByRole("radio", { name: "As printed" }).click();
+  const proof = page.getByAltText(/as it will look printed/);
+  await expect(page.getByText(/cannot be printed in its own colour/)).toBeVisible({ timeout: 60_000 });
+  const before = await proof.getAttribute("src");
+  await page.getByLabel("paper white").check();
+  await expect(proof).not.toHaveAttribute("src", before!, { timeout: 60_000 });
+  await page.screenshot({ path: docs("proof") });
+  await page.goto(`${server.address}/sizes`);
+  await expect(page.getByText("Album press, uncoated")).toBeVisible();
+  await page.screenshot({ path: docs("sizes") });
+  await page.goBack();
+  await expect(page.getByAltText(/as it is written/)).toBeVisible();
+  await page.getByRole("combobox", { name: "Profile" }).selectOption("srgb");
   await page.getByRole("link", { name: "Cut plan" }).click();
   await expect(page.getByText(/passes of the knife/)).toBeVisible();
   await page.screenshot({ path: docs("cuts") });

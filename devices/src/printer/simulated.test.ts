@@ -113,6 +113,19 @@ describe("what comes out", () => {
   });
 });
 
+it("has a page that shows its prints, and where the tray is emptied and filled", async () => {
+  const own = await printer("lab");
+  await printed(own);
+  const page = own.address.replace("ipp:", "http:").replace("/ipp/print", "");
+  expect(await (await fetch(page)).text()).toMatch(
+    /Harbour lab, simulated[\s\S]*has paper[\s\S]*0001-1\.png/,
+  );
+  const picture = Buffer.from(await (await fetch(`${page}/prints/0001-1.png`)).arrayBuffer());
+  expect(picture.equals(readFileSync(own.prints[0]!))).toBe(true);
+  expect(await (await fetch(`${page}/paper?sheets=0`, { method: "POST" })).text()).toContain("out of paper");
+  expect(own.hasPaper).toBe(false);
+});
+
 describe("a client and its printer", () => {
   it("hears what the printer can do", async () => {
     const can = await new PrinterClient((await printer("inkjet")).address).can();

@@ -5,6 +5,7 @@ import { JOB_STATES } from "@wide-quilt/ipp";
 import type { PrintJob } from "./attributes.ts";
 import type { Media, Model } from "./models.ts";
 import { answer, type Machine } from "./operations.ts";
+import { servePage } from "./page.ts";
 import { printPicture } from "./paper.ts";
 
 /** The most that one document may have. */
@@ -97,9 +98,7 @@ export class SimulatedPrinter implements Machine {
       parts.push(part);
     }
     if (request.method !== "POST" || request.headers["content-type"] !== "application/ipp") {
-      return void response
-        .writeHead(200, { "Content-Type": "text/plain" })
-        .end(`${this.model.name}, simulated\n`);
+      return servePage(this, request, response);
     }
     const body = answer(this, Buffer.concat(parts));
     response.writeHead(200, { "Content-Type": "application/ipp", "Content-Length": body.length }).end(body);
