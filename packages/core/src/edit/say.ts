@@ -110,4 +110,8 @@ const PARTS: Record<string, string> = {
   breaks: "sections",
   head: "headline",
   foot: "foot line",
+  file: "kind of file",
+  colour: "colours of the file",
+  about: "what the file says",
+  photoPpi: "ppi of photos",
 };
