@@ -1,29 +1,7 @@
-import { writeFile } from "node:fs/promises";
 import { basename, dirname, extname, join } from "node:path";
-import {
-  applyEdit,
-  arrange,
-  check,
-  corrected,
-  isDrawing,
-  kindOf,
-  outputFiles,
-  type Format,
-  type Job,
-} from "@wide-quilt/core";
+import { applyEdit, arrange, check, forPrinter, outputFiles, type Format, type Job } from "@wide-quilt/core";
 import { BUILT_IN, builtInProfile } from "@wide-quilt/colour";
-import {
-  encodeSheet,
-  NotEncoded,
-  outputNames,
-  paintPdf,
-  paintSheet,
-  paintSpace,
-  paintSvg,
-  UNTITLED,
-  writeWhole,
-  type OutputColour,
-} from "@wide-quilt/painters";
+import { NotEncoded, outputNames, paintFile, type OutputColour } from "@wide-quilt/painters";
 import type { FoundPhotos } from "./photoFolder.ts";
 import { Said } from "./said.ts";
 
@@ -58,10 +36,7 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
   const atPpi = ppi === undefined ? job : applyEdit(job, { do: "sheet", change: { ppi } });
   const file = { ...job.press.file, format, ...(quality !== undefined && { quality }) };
   const wanted = applyEdit(atPpi, { do: "press", change: { file } });
-  const colour = colourOf(wanted);
-  const planned = arrange(wanted, photos.records);
-  const { scale } = wanted.sheet.printer;
-  const sheets = kindOf(wanted).measuresPrinter ? planned : planned.map((sheet) => corrected(sheet, scale));
+  const sheets = forPrinter(wanted, arrange(wanted, photos.records));
   if (sheets.length === 0)
     throw new Said(check(wanted, photos.records, sheets)[0]?.sentence ?? "There is no sheet.");
   const fileOf = (id: string) => photos.paths[id]!;
@@ -75,20 +50,16 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
     () => false,
   );
   const paths = names.map((name) => join(dirname(out), name));
-  const { about: says, medium, photoPpi } = wanted.press;
-  const about = { ...UNTITLED, ...says, title: says.title === "" ? job.name : says.title };
-  const drawn = { about, medium, photoPpi, keepPlace: says.keepPlace };
+  const setup = {
+    press: wanted.press,
+    colour: colourOf(wanted),
+    title: job.name,
+    date: new Date(0),
+    files: fileOf,
+  };
   let done = 0;
-  for (const [i, { sheets: count }] of files.entries()) {
-    const those = sheets.slice(done, (done += count));
-    await writeWhole(paths[i]!, async (to) => {
-      if (format === "pdf") return paintPdf(those, fileOf, to, { ...drawn, colour });
-      if (isDrawing(format)) return paintSvg(those[0]!, fileOf, to, drawn);
-      const space = await paintSpace(colour, format === "jpeg" ? 8 : file.depth);
-      const pixels = await paintSheet(those[0]!, fileOf, {}, { space, medium });
-      await writeFile(to, await encoded(encodeSheet(pixels, those[0]!.ppi, { ...file, format }, about)));
-    });
-  }
+  for (const [i, { sheets: count }] of files.entries())
+    await said(paintFile(sheets.slice(done, (done += count)), paths[i]!, setup));
   return paths;
 }
 
@@ -103,7 +74,7 @@ function colourOf({ press: { colour } }: Job): OutputColour | null {
   );
 }
 
-const encoded = (file: Promise<Buffer>): Promise<Buffer> =>
+const said = (file: Promise<unknown>): Promise<unknown> =>
   file.catch((error: unknown) => {
     throw error instanceof NotEncoded ? new Said(error.message) : error;
   });

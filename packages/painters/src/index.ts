@@ -4,6 +4,7 @@
  */
 export * from "./photo/index.ts";
 export * from "./progress.ts";
+export { paintFile, type FileSetup } from "./file/paintFile.ts";
 export { fileName, outputNames } from "./file/fileName.ts";
 export { flush, temporaryBeside, UNFINISHED, writeForNow, writeWhole } from "./file/atomic.ts";
 export { paintSheet, type PaintSetup } from "./pixels/paint.ts";
@@ -15,5 +16,4 @@ export type { SheetPixels } from "./pixels/canvas.ts";
 export { paintSvg, type SvgOptions } from "./svg/paint.ts";
 export { paintPdf, type PdfOptions } from "./pdf/paint.ts";
 export { GRAPHIC_LIMITS, takeGraphic, type TakenGraphic } from "./graphic/take.ts";
-export { placeOf } from "./photo/private.ts";
 export { isDrawn } from "./graphic/size.ts";

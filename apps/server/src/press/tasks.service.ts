@@ -3,9 +3,8 @@ import { Inject, Injectable } from "@nestjs/common";
 import {
   arrange,
   check,
-  corrected,
+  forPrinter,
   isDrawing,
-  kindOf,
   LIMITS,
   type Job,
   type PhotoRecord,
@@ -56,8 +55,7 @@ export class TasksService {
         `A JPEG can be ${JPEG_SIDE} px long at most, this sheet is ${Math.max(width, height)} px. Write a PNG or a PDF.`,
       );
     }
-    const { scale } = job.sheet.printer;
-    return kindOf(job).measuresPrinter ? sheets : sheets.map((sheet) => corrected(sheet, scale));
+    return forPrinter(job, sheets);
   }
 
   /** What is known of a job's photos. */

@@ -13,4 +13,4 @@ export {
   type Press,
 } from "./schema.ts";
 export { sharpening, STRENGTHS, type Sharpening, type Strength } from "./sharpen.ts";
-export { inkOfSheet, type InkPrice } from "./ink.ts";
+export { costOf, inkOfSheet, type InkPrice } from "./ink.ts";

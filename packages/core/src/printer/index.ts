@@ -1,4 +1,5 @@
 export { corrected, isTrue } from "./correct.ts";
+export { forPrinter } from "./forPrinter.ts";
 export { printerOfJob } from "./ofJob.ts";
 export { PRINTERS } from "./printers.ts";
 export { readPrinters } from "./read.ts";

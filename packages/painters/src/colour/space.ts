@@ -36,7 +36,8 @@ let engine: Promise<ColourEngine> | undefined;
 export const colourEngine = (): Promise<ColourEngine> => (engine ??= ColourEngine.start());
 
 export const SRGB = builtInProfile("srgb")!;
-const SRGB_OUT: OutputColour = { profile: SRGB, intent: "relative", blackPoint: true };
+/** What every shop takes. */
+export const SRGB_OUT: OutputColour = { profile: SRGB, intent: "relative", blackPoint: true };
 
 /** Gets ready to paint in the colours that are asked for. Throws BadProfile. */
 export async function paintSpace(

@@ -1,12 +1,12 @@
 import { readFile } from "node:fs/promises";
 import { lookChange, sharpening, type CellPlan, type Medium, type Picture } from "@wide-quilt/core";
-import { atDepth, paintSpace, SRGB } from "../colour/space.ts";
+import { paintSpace, SRGB } from "../colour/space.ts";
 import { openOwn, openPhoto, ownColours } from "../photo/open.ts";
 import { tellsMore } from "../photo/private.ts";
 import { withoutTelling } from "../pixels/container/jpeg.ts";
 import { fromRaw, rawOf, SMALL_PART } from "../pixels/decode.ts";
-import { sharpened } from "../pixels/developed.ts";
 import { areaOf, beforeTurn, seenPart, WHOLE, type Part } from "../pixels/part.ts";
+import { worn } from "../pixels/worn.ts";
 
 /** How photos are put into a PDF. */
 export interface Embedding {
@@ -105,19 +105,17 @@ export async function embedPhoto(
     const size = [width, height].map((side) => Math.max(1, Math.round(side * shrink))) as [number, number];
     image = image.resize(...size, { fit: "fill" });
   }
-  let raw = await rawOf(image, 8);
-  const change = lookChange(look);
-  if (change) {
-    const srgb = (await paintSpace()).toSrgb(colours.profile)?.(raw.data) ?? raw.data;
-    const data = atDepth(srgb, 8) as Uint8Array;
-    change(data, 3);
-    raw = { ...raw, data };
-  }
-  const done = { ...raw, ...(await sharpened(raw, toPaper, Math.min(ppi ?? picture.ppi, picture.ppi))) };
+  const done = await worn(
+    await rawOf(image, 8),
+    colours,
+    { look, sharpening: toPaper },
+    Math.min(ppi ?? picture.ppi, picture.ppi),
+    await paintSpace(),
+  );
   return {
-    jpeg: await fromRaw(done).jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" }).toBuffer(),
+    jpeg: await fromRaw(done.raw).jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" }).toBuffer(),
     orientation: 1,
-    profile: change ? SRGB : (colours.profile ?? SRGB),
+    profile: done.profile ?? SRGB,
     part: {
       left: left / full.width,
       top: top / full.height,

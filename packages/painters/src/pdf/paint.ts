@@ -4,7 +4,7 @@ import { finished } from "node:stream/promises";
 import PDFDocument from "pdfkit";
 import { layers, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
 import { MAKER, UNTITLED, type FileAbout } from "../about/about.ts";
-import { SRGB, type OutputColour } from "../colour/space.ts";
+import { SRGB_OUT, type OutputColour } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { paintBands, shape } from "./bands.ts";
@@ -21,8 +21,6 @@ export interface PdfOptions extends Partial<Omit<Embedding, "ppi">> {
   /** What its colours are meant for; null for no colour management. */
   colour?: OutputColour | null;
 }
-
-const SRGB_OUT: OutputColour = { profile: SRGB, intent: "relative", blackPoint: true };
 
 /**
  * Paints sheets to a PDF, one page each: photos at their full resolution, words as text, borders, outlines and marks as

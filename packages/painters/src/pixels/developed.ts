@@ -1,11 +1,12 @@
 import type { Samples } from "@wide-quilt/colour";
-import { lookChange, sharpening, toPx, type CellPlan, type Medium, type Sharpening } from "@wide-quilt/core";
+import { sharpening, toPx, type CellPlan, type Medium } from "@wide-quilt/core";
 import type { Sharp } from "sharp";
-import { atDepth, type PaintSpace } from "../colour/space.ts";
+import type { PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
 import { decode, fromRaw, rawOf, SMALL_PART } from "./decode.ts";
 import { areaOf, union, WHOLE, type Part } from "./part.ts";
+import { worn } from "./worn.ts";
 
 /** A cell with a picture and the part of the photo it shows. */
 export interface Shown {
@@ -67,42 +68,14 @@ const cutOut = (image: Sharp, crop: Crop): Sharp =>
     .resize(crop.width, crop.height, { fit: "fill" })
     .extract({ left: crop.left, top: crop.top, width: crop.boxWidth, height: crop.boxHeight });
 
-/** From a photo's own colours to the sheet's: look (in sRGB), sharpening, then the colours. */
+/** From a photo's own colours to the sheet's, with what its cell wears. */
 async function finished(
   cut: Sharp,
-  { profile, depth }: OwnColours,
+  colours: OwnColours,
   { look, sharpening: strength, finished: piece }: CellPlan,
   { space, medium, ppi }: Developing,
 ): Promise<Samples> {
-  const change = lookChange(look);
-  const toPaper = sharpening(strength, medium, piece);
-  const raw = await rawOf(cut, depth);
-  if (!change) return space.fromPhoto(profile)((await sharpened(raw, toPaper, ppi)).data);
-  const srgb = atDepth(space.toSrgb(profile)?.(raw.data) ?? raw.data, 8) as Uint8Array;
-  change(srgb, 3);
-  return space.fromSrgb((await sharpened({ ...raw, data: srgb }, toPaper, ppi)).data);
-}
-
-/** The least blur that is one, in pixels. */
-const LEAST_RADIUS = 0.3;
-/** Differences of lightness that are never cut off. */
-const UNBOUND = 100;
-
-/** Sharpens lightness alone: L* of L*a*b*, by the same amount in flat and in jagged places. */
-export async function sharpened<R extends { data: Samples; width: number; height: number }>(
-  raw: R,
-  how: Sharpening | null,
-  ppi: number,
-): Promise<{ data: Samples }> {
-  if (!how) return raw;
-  const sigma = Math.min(Math.max(toPx(how.radius, ppi), LEAST_RADIUS), 10);
-  const image = fromRaw(raw).sharpen({
-    sigma,
-    m1: how.amount,
-    m2: how.amount,
-    x1: 1,
-    y2: UNBOUND,
-    y3: UNBOUND,
-  });
-  return rawOf(image, raw.data instanceof Uint16Array ? 16 : 8);
+  const wearing = { look, sharpening: sharpening(strength, medium, piece) };
+  const { raw, profile } = await worn(await rawOf(cut, colours.depth), colours, wearing, ppi, space);
+  return space.fromPhoto(profile)(raw.data);
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { labOf, type Sharpening } from "@wide-quilt/core";
-import { sharpened } from "./pixels/developed.ts";
+import { sharpened } from "./worn.ts";
 
 const WIDTH = 200;
 const HEIGHT = 8;

@@ -1,0 +1,78 @@
+import { writeFile } from "node:fs/promises";
+import type { Press, SheetPlan } from "@wide-quilt/core";
+import type { FileAbout } from "../about/about.ts";
+import { paintSpace, type OutputColour } from "../colour/space.ts";
+import { paintPdf } from "../pdf/paint.ts";
+import type { PhotoFiles } from "../photo/files.ts";
+import { placeOf } from "../photo/private.ts";
+import { coverage } from "../pixels/coverage.ts";
+import { encodeSheet } from "../pixels/encode.ts";
+import { paintSheet } from "../pixels/paint.ts";
+import { goOn, type Watch } from "../progress.ts";
+import { paintSvg } from "../svg/paint.ts";
+import { writeWhole } from "./atomic.ts";
+
+/** How the sheets of a job become a file. */
+export interface FileSetup {
+  press: Press;
+  /** What its colours are written for; null for no colour management. */
+  colour: OutputColour | null;
+  /** Its title where the press says none. */
+  title: string;
+  /** Stands in the file: the same date gives the same bytes. */
+  date: Date;
+  files: PhotoFiles;
+}
+
+/**
+ * Writes sheets as one file, as a job's press says, whole or not at all. PDF takes all of them, other formats one.
+ * Gives back how much of the sheet the inks cover, null for drawings.
+ *
+ * Throws Cancelled, NotEncoded, and what painting and writing throw.
+ */
+export async function paintFile(
+  sheets: readonly SheetPlan[],
+  path: string,
+  setup: FileSetup,
+  watch: Watch = {},
+): Promise<number | null> {
+  const { press, colour, files } = setup;
+  const { file, medium, photoPpi } = press;
+  const { format } = file;
+  const about = aboutOf(setup);
+  const [sheet] = sheets as [SheetPlan];
+  const drawn = { about, medium, photoPpi, keepPlace: press.about.keepPlace };
+  switch (format) {
+    case "pdf":
+      await writeWhole(path, (to) => paintPdf(sheets, files, to, { ...drawn, colour }, watch));
+      return null;
+    case "svg":
+      await writeWhole(path, (to) => paintSvg(sheet, files, to, drawn, watch));
+      return null;
+    default: {
+      const space = await paintSpace(colour, format === "jpeg" ? 8 : file.depth);
+      const pixels = await paintSheet(sheet, files, watch, { space, medium });
+      await goOn(watch);
+      const place = press.about.keepPlace ? await onlyPlace(sheet, files) : null;
+      const written = await encodeSheet(pixels, sheet.ppi, { ...file, format }, { ...about, place });
+      await goOn(watch);
+      await writeWhole(path, (to) => writeFile(to, written));
+      return coverage(pixels);
+    }
+  }
+}
+
+const aboutOf = ({ press: { about }, title, date }: FileSetup): FileAbout => ({
+  title: about.title === "" ? title : about.title,
+  creator: about.creator,
+  copyright: about.copyright,
+  date,
+  place: null,
+});
+
+/** Where a sheet's photo was taken, when it shows just one. */
+async function onlyPlace({ cells }: SheetPlan, files: PhotoFiles): Promise<FileAbout["place"]> {
+  const photos = new Set(cells.flatMap(({ photo }) => photo ?? []));
+  const [only] = photos;
+  return only !== undefined && photos.size === 1 ? placeOf(files(only)) : null;
+}
