@@ -14,8 +14,10 @@ import { PhotosController } from "./photos/photos.controller.ts";
 import { PhotosService } from "./photos/photos.service.ts";
 import { DigitalService } from "./press/digital.service.ts";
 import { PaintPool } from "./press/paint.pool.ts";
+import { MakingService } from "./press/making.service.ts";
 import { PressController } from "./press/press.controller.ts";
 import { ProofsService } from "./press/proofs.service.ts";
+import { RunFiles } from "./press/runFiles.service.ts";
 import { RunsService } from "./press/runs.service.ts";
 import { TasksService } from "./press/tasks.service.ts";
 import { PrintersController } from "./printers/printers.controller.ts";
@@ -66,6 +68,8 @@ export class AppModule implements OnModuleDestroy {
         PrintingService,
         TasksService,
         ProofsService,
+        RunFiles,
+        MakingService,
         RunsService,
         DigitalService,
         PaintPool,

@@ -3,7 +3,7 @@ import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { mm, PRINTERS } from "@wide-quilt/core";
 import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
-import type { PrinterCan } from "@wide-quilt/ipp";
+import { JOB_STATES, type PrinterCan } from "@wide-quilt/ipp";
 import type { ProblemBody, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
@@ -66,6 +66,8 @@ describe("printing by IPP", () => {
     const id = await jobFor(lab.address, 12);
     const run = await client.ended((await print(id)).id);
     expect(run).toMatchObject({ state: "done", print: true, sheets: 2, files: [] });
+    // 4 × 6 in is 0.015 483 84 m²; the lab takes no money for ink.
+    expect(run.price).toBeCloseTo(2 * (0.05 + 17 * 0.01548384), 6);
     expect(lab.prints).toHaveLength(2);
     // 4 × 6 in at 300 ppi; the green of a piece at 20, 25 mm on the sheet that lies.
     const sheet = sharp(lab.prints[0]);
@@ -88,20 +90,23 @@ describe("printing by IPP", () => {
     await lab.stop();
   });
 
-  it("goes on after a stop of the server, and prints no sheet twice", async () => {
-    const lab = await simulated("lab", 300);
-    const { id } = await print(await jobFor(lab.address, 40));
-    await expect
-      .poll(async () => (await client.ask<Run>("GET", `/runs/${id}`)).body.progress?.done ?? 0)
-      .toBeGreaterThan(1);
-    await server.kill();
-    server = await Server.start(data);
-    client = new Client(server);
-    expect((await client.ended(id)).state).toBe("done");
-    expect(lab.prints).toHaveLength(5);
-    expect(new Set(lab.jobs.map(({ name }) => name)).size).toBe(5);
-    await lab.stop();
-  });
+  it.each(["kill", "stop"] as const)(
+    "goes on after a %s of the server, and prints no sheet twice",
+    async (way) => {
+      const lab = await simulated("lab", 300);
+      const { id } = await print(await jobFor(lab.address, 40));
+      await expect
+        .poll(async () => (await client.ask<Run>("GET", `/runs/${id}`)).body.progress?.done ?? 0)
+        .toBeGreaterThan(1);
+      await server[way]();
+      server = await Server.start(data);
+      client = new Client(server);
+      expect((await client.ended(id)).state).toBe("done");
+      expect(lab.prints).toHaveLength(5);
+      expect(new Set(lab.jobs.map(({ name }) => name)).size).toBe(5);
+      await lab.stop();
+    },
+  );
 
   it("says when the printer went away in the middle; tried again, it prints only what is missing", async () => {
     const lab = await simulated("lab", 250);
@@ -119,6 +124,27 @@ describe("printing by IPP", () => {
     await client.ask("POST", `/runs/${id}/resume`);
     expect((await client.ended(id)).state).toBe("done");
     expect(lab.prints).toHaveLength(3);
+    await lab.stop();
+  });
+
+  it("is held and goes on, and is tried again after it was cancelled: each sheet comes out once", async () => {
+    const lab = await simulated("lab", 300);
+    const { id } = await print(await jobFor(lab.address, 24));
+    for (const [way, state] of [
+      [() => client.ask("POST", `/runs/${id}/pause`), "paused"],
+      [() => client.ask("DELETE", `/runs/${id}`), "cancelled"],
+    ] as const) {
+      const sent = lab.jobs.length;
+      await expect.poll(() => lab.jobs.length).toBeGreaterThan(sent);
+      await way();
+      expect((await client.ended(id)).state).toBe(state);
+      await client.ask("POST", `/runs/${id}/resume`);
+    }
+    expect((await client.ended(id)).state).toBe("done");
+    // Three documents, of which those that were taken back were sent anew.
+    const printed = lab.jobs.filter(({ state }) => state === JOB_STATES.completed);
+    expect(new Set(printed.map(({ name }) => name)).size).toBe(3);
+    expect(printed).toHaveLength(3);
     await lab.stop();
   });
 

@@ -46,10 +46,19 @@ export class Server {
   }
 
   /** Ends it as a power cut would. */
-  async kill(): Promise<void> {
+  kill(): Promise<void> {
+    return this.end("SIGKILL");
+  }
+
+  /** Ends it as a person does, who presses Ctrl C. */
+  stop(): Promise<void> {
+    return this.end("SIGTERM");
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
     if (this.process.exitCode !== null || this.process.signalCode !== null) return;
     const gone = once(this.process, "exit");
-    this.process.kill("SIGKILL");
+    this.process.kill(signal);
     await gone;
   }
 }

@@ -12,6 +12,7 @@ import {
   STATUS,
   uri,
   type Attributes,
+  type GroupName,
   type Message,
   type Value,
 } from "./message.ts";
@@ -73,10 +74,12 @@ export class PrinterClient {
 
   /** What it can do (Get-Printer-Attributes, RFC 8011, 4.2.5). */
   async can(): Promise<PrinterCan> {
-    const answer = await this.ask(OPERATIONS.getPrinterAttributes, {
-      "requested-attributes": [keyword("all"), keyword("media-col-database")],
-    });
-    return canOf(answer.groups.find(({ of }) => of === "printer")?.attributes ?? {});
+    return canOf(await this.printer("all", "media-col-database"));
+  }
+
+  /** Why it does not print just now; empty when nothing is the matter. */
+  async reasons(): Promise<string[]> {
+    return reasonsIn((await this.printer("printer-state-reasons"))["printer-state-reasons"]);
   }
 
   /** Sends a document to be printed (Print-Job, RFC 8011, 4.2.1) and gives back its number there. */
@@ -88,13 +91,13 @@ export class PrinterClient {
   ): Promise<JobReport> {
     const about = { "job-name": [name(jobName)], "document-format": [mimeType(format)] };
     const answer = await this.ask(OPERATIONS.printJob, about, template, document);
-    return reportOf(answer.groups.find(({ of }) => of === "job")?.attributes ?? {});
+    return reportOf(attributesOf(answer, "job"));
   }
 
   /** How far a job is (Get-Job-Attributes, RFC 8011, 4.3.4). */
   async job(id: number): Promise<JobReport> {
     const answer = await this.ask(OPERATIONS.getJobAttributes, { "job-id": [integer(id)] });
-    return reportOf(answer.groups.find(({ of }) => of === "job")?.attributes ?? {});
+    return reportOf(attributesOf(answer, "job"));
   }
 
   /** The job of a name, printed or not; null where the printer knows of none. Nothing is sent twice that way. */
@@ -114,6 +117,13 @@ export class PrinterClient {
 
   async cancel(id: number): Promise<void> {
     await this.ask(OPERATIONS.cancelJob, { "job-id": [integer(id)] });
+  }
+
+  private async printer(...wanted: string[]): Promise<Attributes> {
+    const answer = await this.ask(OPERATIONS.getPrinterAttributes, {
+      "requested-attributes": wanted.map(keyword),
+    });
+    return attributesOf(answer, "printer");
   }
 
   private async ask(
@@ -206,13 +216,18 @@ const SENTENCES: Record<number, string> = {
   [STATUS.operationNotSupported]: "The printer cannot do that.",
 };
 
-function refused({ code, groups }: Message): PrinterFault {
-  const said = first(groups.find(({ of }) => of === "operation")?.attributes["status-message"]);
+function refused(answer: Message): PrinterFault {
+  const { code } = answer;
+  const said = first(attributesOf(answer, "operation")["status-message"]);
   const why = SENTENCES[code] ?? "The printer refused.";
   return new PrinterFault(
     said === undefined ? `${why} (status ${code.toString(16)})` : `${why} It says: ${said}.`,
   );
 }
+
+/** The attributes of an answer’s first group of a kind. */
+const attributesOf = ({ groups }: Message, of: GroupName): Attributes =>
+  groups.find((group) => group.of === of)?.attributes ?? {};
 
 const first = (values: Value[] | undefined): string | undefined => {
   const [value] = values ?? [];
@@ -227,13 +242,15 @@ const number = (values: Value[] | undefined): number => {
   return value && "value" in value && typeof value.value === "number" ? value.value : 0;
 };
 
-const NOTHING_THE_MATTER = "none";
+/** Reasons for a state, of which “none” is no reason. */
+const reasonsIn = (values: Value[] | undefined): string[] =>
+  strings(values).filter((reason) => reason !== "none");
 
 function reportOf(attributes: Attributes): JobReport {
   return {
     id: number(attributes["job-id"]),
     state: STATES[number(attributes["job-state"])] ?? "waiting",
-    reasons: strings(attributes["job-state-reasons"]).filter((reason) => reason !== NOTHING_THE_MATTER),
+    reasons: reasonsIn(attributes["job-state-reasons"]),
   };
 }
 
@@ -268,6 +285,6 @@ function canOf(attributes: Attributes): PrinterCan {
     resolutions,
     colour: first(attributes["color-supported"]) === "true",
     copies: copies?.as === "range" ? copies.value.to : 1,
-    reasons: strings(attributes["printer-state-reasons"]).filter((reason) => reason !== NOTHING_THE_MATTER),
+    reasons: reasonsIn(attributes["printer-state-reasons"]),
   };
 }

@@ -27,7 +27,10 @@ export interface PrintAsked {
 
 /** How the sender hears of a print, and stops it. */
 export interface PrintWatch {
+  /** Whether the print is not wanted any more, and is to be taken back from the printer. */
   cancelled(): boolean;
+  /** Whether nobody follows it any more, and the printer is to go on by itself. */
+  leaves(): boolean;
   /** Why the printer waits, in a sentence; null when it goes on. */
   waits(why: string | null): void;
 }
@@ -37,6 +40,7 @@ const LOOK = 400;
 /** Sizes of paper that differ by less are the same, in hundredths of a millimetre. */
 const SAME_PAPER = 60;
 const HIGH_QUALITY = 5;
+const CAME_TO_NOTHING: ReadonlySet<JobReport["state"]> = new Set(["cancelled", "failed"]);
 
 const TYPES: Partial<Record<Format, string>> = { jpeg: "image/jpeg", pdf: "application/pdf" };
 
@@ -72,18 +76,21 @@ export class PrintingService {
   async print(asked: PrintAsked, can: PrinterCan, watch: PrintWatch): Promise<void> {
     const client = new PrinterClient(asked.address);
     const before = await client.jobNamed(asked.name);
+    // One that came to nothing there is sent anew.
     let report =
-      before ??
-      (await client.print(
-        await readFile(asked.path),
-        TYPES[asked.format]!,
-        asked.name,
-        templateOf(can, asked.paper),
-      ));
+      before && !CAME_TO_NOTHING.has(before.state)
+        ? before
+        : await client.print(
+            await readFile(asked.path),
+            TYPES[asked.format]!,
+            asked.name,
+            templateOf(can, asked.paper),
+          );
     for (;;) {
       if (report.state === "done") return watch.waits(null);
       if (report.state === "cancelled") throw new PrinterFault("The print was cancelled at the printer.");
       if (report.state === "failed") throw failed(can, report);
+      if (watch.leaves()) throw new Cancelled();
       if (watch.cancelled()) {
         await client.cancel(report.id).catch(() => undefined);
         throw new Cancelled();
@@ -96,7 +103,7 @@ export class PrintingService {
 
   /** Why a job does not go on; null for one that only waits for its turn. */
   private async whyOf(client: PrinterClient, { state, reasons }: JobReport): Promise<string | null> {
-    const all = [...reasons, ...(await client.can()).reasons];
+    const all = [...reasons, ...(await client.reasons())];
     for (const [known, sentence] of REASONS) if (all.some((reason) => known.test(reason))) return sentence;
     return state === "stopped"
       ? "The printer stands still. Look at its display; it goes on by itself."
