@@ -1,17 +1,16 @@
-import AxeBuilder from "@axe-core/playwright";
-import type { Page } from "@playwright/test";
 import { cameraPhoto } from "./photos.ts";
-import { cell, expect, part, pictureInCell, saved, startCopies, startJob, test, ticket } from "./test.ts";
-
-/** What axe finds against WCAG 2.2 AA, by rule and place. */
-async function faults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    // Focus guards of the panels: focus that reaches one is passed on at once, so nobody ever stands on it.
-    .exclude("[id^='headlessui-focus-sentinel']")
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
-    .analyze();
-  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(" ")}`));
-}
+import {
+  cell,
+  expect,
+  faults,
+  part,
+  pictureInCell,
+  saved,
+  startCopies,
+  startJob,
+  test,
+  ticket,
+} from "./test.ts";
 
 test("the whole job by keyboard alone", async ({ table: page, folder }) => {
   const files = [

@@ -1,21 +1,12 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { deltaE2000, labOf } from "@wide-quilt/core";
 import { demoProfiles } from "@wide-quilt/demo";
 import { flatPhoto } from "./photos.ts";
-import { expect, measure, part, saved, startCopies, startJob, sum, test, type } from "./test.ts";
+import { expect, faults, measure, part, saved, startCopies, startJob, sum, test, type } from "./test.ts";
 
 const written = (page: Page) => page.getByRole("listitem").filter({ hasText: /Written: / });
-
-async function faults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    .exclude("[id^='headlessui-focus-sentinel']")
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
-    .analyze();
-  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(" ")}`));
-}
 
 const toPress = async (page: Page) => {
   await saved(page);
@@ -140,7 +131,9 @@ test("a JPEG within its bytes, with the curve of size against quality", async ({
   ).toEqual(["300", "300"]);
   await type(page, "At most", "20");
   await page.getByRole("button", { name: "Write the file" }).click();
-  await expect(page.getByText(/Even at quality 40 the file has/)).toBeVisible();
+  // The proof says it too, as soon as it is painted anew.
+  const runs = page.getByRole("complementary", { name: "To check, and written so far" });
+  await expect(runs.getByText(/Even at quality 40 the file has/)).toBeVisible();
 });
 
 test("a ruler sheet measures a printer, and from then on its sheets come out true", async ({

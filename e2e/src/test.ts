@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, readdirSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -40,6 +41,16 @@ export { expect };
 /** Runs a measuring tool that is not ours and gives back what it printed. */
 export const measure = (tool: string, ...args: string[]): string =>
   execFileSync(tool, args, { encoding: "utf8", maxBuffer: 1e8 });
+
+/** What axe finds against WCAG 2.2 AA, by rule and place. */
+export async function faults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    // Focus guards of the panels: focus that reaches one is passed on at once, so nobody ever stands on it.
+    .exclude("[id^='headlessui-focus-sentinel']")
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
+    .analyze();
+  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(" ")}`));
+}
 
 /** Starts a job "copies of one photo" and brings photo files in, as a person does. */
 export const startCopies = (page: Page, ...files: string[]): Promise<void> =>

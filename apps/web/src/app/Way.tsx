@@ -29,3 +29,9 @@ export const WayToJobs = () => (
     Jobs
   </Link>
 );
+
+export const WayToJob = ({ id, name }: { id: string; name: string }) => (
+  <Link to={`/jobs/${id}`} className="truncate hover:underline">
+    {name}
+  </Link>
+);

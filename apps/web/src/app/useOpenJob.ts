@@ -3,6 +3,7 @@ import { useParams } from "react-router";
 import type { Job } from "@wide-quilt/core";
 import { open } from "../table/edits.ts";
 import { useAppDispatch, useAppSelector } from "./store.ts";
+import { useTitle } from "./useTitle.ts";
 
 /** The job that the address names, opened where it is not; its name stands in the window's title after what is seen of it. */
 export function useOpenJob(seen: string): { id: string; job: Job | null; failure: string | null } {
@@ -13,8 +14,6 @@ export function useOpenJob(seen: string): { id: string; job: Job | null; failure
   useEffect(() => {
     if (id && !isHere) void dispatch(open(id));
   }, [dispatch, id, isHere]);
-  useEffect(() => {
-    document.title = job ? `${seen}: ${job.name} – Wide Quilt` : `${seen} – Wide Quilt`;
-  }, [job, seen]);
+  useTitle(job ? `${seen}: ${job.name}` : seen);
   return { id, job: isHere ? job : null, failure };
 }

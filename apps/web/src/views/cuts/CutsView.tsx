@@ -13,7 +13,8 @@ import {
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
-import { Way, WayToJobs } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { edit } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { noticed } from "../../table/view.ts";
@@ -38,22 +39,17 @@ function Cuts({ id, job }: { id: string; job: Job }) {
   const plan = useMemo(() => sheet && cutPlanOf(sheet, whole), [sheet, whole]);
   return (
     <div className="min-h-screen print:bg-white">
-      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4 print:hidden">
-        <Way
-          steps={[
-            <WayToJobs key="jobs" />,
-            <Link key="job" to={`/jobs/${id}`} className="truncate hover:underline">
-              {job.name}
-            </Link>,
-            <Link key="press" to={`/jobs/${id}/press`} className="hover:underline">
-              Press
-            </Link>,
-            <h1 key="cuts" className="font-semibold">
-              Cut plan
-            </h1>,
-          ]}
-        />
-        <span className="grow" />
+      <PageHead
+        title="Cut plan"
+        under={[
+          <WayToJobs key="jobs" />,
+          <WayToJob key="job" id={id} name={job.name} />,
+          <Link key="press" to={`/jobs/${id}/press`} className="hover:underline">
+            Press
+          </Link>,
+        ]}
+        className="print:hidden"
+      >
         <Link to={`/jobs/${id}/press`} className={button.plain}>
           <ArrowLeft size={15} aria-hidden /> Back to the press
         </Link>
@@ -71,7 +67,7 @@ function Cuts({ id, job }: { id: string; job: Job }) {
             </button>
           </>
         )}
-      </header>
+      </PageHead>
       <main className="mx-auto max-w-[1200px] px-8 py-6">
         <div className="mb-5 flex flex-wrap items-center gap-5 print:hidden">
           {sheets.length > 1 && (

@@ -1,6 +1,7 @@
 import { BookMarked, FileInput, ListChecks, Ruler, Trash2, Undo2 } from "lucide-react";
 import { Link } from "react-router";
-import { Way } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+
 import { button } from "../../ui/button.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
 import { JobCard } from "./JobCard.tsx";
@@ -12,15 +13,7 @@ export function JobsView() {
   const { jobs, bin, showsBin, failure, showBin, start, importFile, act } = useJobs();
   return (
     <div className="min-h-screen">
-      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
-        <Way
-          steps={[
-            <h1 key="jobs" className="font-semibold">
-              Jobs
-            </h1>,
-          ]}
-        />
-        <span className="grow" />
+      <PageHead title="Jobs">
         <Link to="/patterns" className={button.plain}>
           <BookMarked size={16} aria-hidden />
           Pattern book
@@ -51,7 +44,7 @@ export function JobsView() {
           {showsBin ? <Undo2 size={16} aria-hidden /> : <Trash2 size={16} aria-hidden />}
           {showsBin ? "Back to the jobs" : "Bin"}
         </button>
-      </header>
+      </PageHead>
       <main className="mx-auto max-w-[1560px] px-8 pt-7 pb-16">
         {!showsBin && <StartJob onStart={start} />}
         <h2 className="mt-9 mb-4 text-[15px] font-semibold">{showsBin ? "In the bin" : "On the go"}</h2>

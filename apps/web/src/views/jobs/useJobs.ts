@@ -7,6 +7,7 @@ import { readJsonFile } from "../../api/jsonFile.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
+import { useTitle } from "../../app/useTitle.ts";
 
 /** What can be done to a job from its card. */
 export interface JobActs {
@@ -19,6 +20,7 @@ export interface JobActs {
 
 /** The lists of jobs and everything that changes them; null while a list is on its way. */
 export function useJobs() {
+  useTitle("Jobs");
   const [jobs, setJobs] = useState<JobSummary[] | null>(null);
   const [bin, setBin] = useState<JobSummary[] | null>(null);
   const [showsBin, showBin] = useState(false);
@@ -36,7 +38,6 @@ export function useJobs() {
     }
   }, []);
   useEffect(() => {
-    document.title = "Jobs – Wide Quilt";
     // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
     void load();
   }, [load]);

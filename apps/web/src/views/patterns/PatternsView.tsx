@@ -3,9 +3,11 @@ import { useMemo, useState } from "react";
 import { arrange, kindOf, sums } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
-import { Way, WayToJobs } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJobs } from "../../app/Way.tsx";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { button } from "../../ui/button.ts";
+import { EmptyPage } from "../../ui/EmptyPage.tsx";
 import { FileButton } from "../../ui/FileButton.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { usePatterns, type PatternActs } from "./usePatterns.ts";
@@ -19,16 +21,7 @@ export function PatternsView() {
   );
   return (
     <div className="min-h-screen">
-      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
-        <Way
-          steps={[
-            <WayToJobs key="jobs" />,
-            <h1 key="patterns" className="font-semibold">
-              Pattern book
-            </h1>,
-          ]}
-        />
-        <span className="grow" />
+      <PageHead title="Pattern book" under={[<WayToJobs key="jobs" />]}>
         <FileButton
           label="Pattern file"
           accept=".json,application/json"
@@ -37,7 +30,7 @@ export function PatternsView() {
         >
           <FileInput size={16} aria-hidden /> Open a pattern file
         </FileButton>
-      </header>
+      </PageHead>
       <main className="mx-auto max-w-[1560px] px-8 pt-7 pb-16">
         {failure && (
           <p role="alert" className="mb-4 rounded-lg bg-wrong-soft px-4 py-3 text-wrong">
@@ -67,14 +60,12 @@ export function PatternsView() {
 
 function Empty() {
   return (
-    <div className="mx-auto mt-16 flex max-w-md flex-col items-center gap-3 text-center">
-      <BookMarked size={34} aria-hidden className="text-ink-3" />
-      <p className="text-[16px] font-semibold">No layout is kept yet</p>
+    <EmptyPage icon={BookMarked} title="No layout is kept yet">
       <p className="text-ink-2">
         “Keep as pattern” at the top of a job’s table puts its layout here, without the photos. The next
         client’s job starts from it.
       </p>
-    </div>
+    </EmptyPage>
   );
 }
 

@@ -5,6 +5,7 @@ import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useDoing } from "../../app/useDoing.ts";
+import { useTitle } from "../../app/useTitle.ts";
 
 /** What can be done to a pattern from its card. */
 export interface PatternActs {
@@ -17,6 +18,7 @@ export interface PatternActs {
 export function usePatterns() {
   const [patterns, setPatterns] = useState<PatternView[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
+  useTitle("Pattern book");
   const navigate = useNavigate();
   const load = useCallback(async () => {
     try {
@@ -27,7 +29,6 @@ export function usePatterns() {
     }
   }, []);
   useEffect(() => {
-    document.title = "Pattern book – Wide Quilt";
     // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
     void load();
   }, [load]);

@@ -7,7 +7,8 @@ import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
-import { Way, WayToJobs } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { edit } from "../../table/edits.ts";
 import { selectPeople } from "../../table/faces.ts";
@@ -68,19 +69,10 @@ function People({ id, job }: { id: string; job: Job }) {
 
   return (
     <div className="min-h-screen">
-      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
-        <Way
-          steps={[
-            <WayToJobs key="jobs" />,
-            <Link key="job" to={`/jobs/${id}`} className="truncate hover:underline">
-              {job.name}
-            </Link>,
-            <h1 key="people" className="font-semibold">
-              People
-            </h1>,
-          ]}
-        />
-        <span className="grow" />
+      <PageHead
+        title="People"
+        under={[<WayToJobs key="jobs" />, <WayToJob key="job" id={id} name={job.name} />]}
+      >
         <button
           type="button"
           className={button.plain}
@@ -95,7 +87,7 @@ function People({ id, job }: { id: string; job: Job }) {
         <Link to={`/jobs/${id}/press`} className={button.main}>
           Print or export
         </Link>
-      </header>
+      </PageHead>
       {ticket.kind !== "portraits" ? (
         <p className="px-8 py-16 text-center text-ink-2">
           This job is of another kind. Change it to “Document photos” on the table to list people.

@@ -1,28 +1,16 @@
-import type { Job, Medium } from "@wide-quilt/core";
+import type { Job } from "@wide-quilt/core";
+import { MediumField } from "../../places/MediumField.tsx";
 import { Check } from "../../ui/Check.tsx";
-import { SelectField } from "../../ui/SelectField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
 import { usePress } from "./usePress.ts";
 
-const MEDIA: { value: Medium; text: string }[] = [
-  { value: "glossy", text: "Glossy or lustre paper" },
-  { value: "matte", text: "Matte paper" },
-  { value: "canvas", text: "Canvas" },
-  { value: "none", text: "None: nothing is sharpened" },
-];
-
-/** What it is printed on, as far as it decides how photos are sharpened. */
-export function MediumField({ job }: { job: Job }) {
+/** How photos are sharpened for what it is printed on. */
+export function SharpeningFields({ job }: { job: Job }) {
   const { press, set } = usePress(job);
   return (
     <div className="flex flex-col gap-2">
       <h2 className="text-[13px] font-semibold">Sharpening</h2>
-      <SelectField<Medium>
-        label="Printed on"
-        value={press.medium}
-        onChange={(medium) => set({ medium })}
-        choices={MEDIA}
-      />
+      <MediumField label="Printed on" medium={press.medium} onChange={(medium) => set({ medium })} />
       <p className="text-[12.5px] text-ink-2">
         {job.style.sharpening === null
           ? "No photo is sharpened. How strongly they are is part of the finish on the table."

@@ -1,11 +1,8 @@
-import { Plus } from "lucide-react";
-import { USUAL_PRESS, type Intent, type Job } from "@wide-quilt/core";
-import { server } from "../../api/client.ts";
-import { useAppDispatch } from "../../app/store.ts";
-import { atPlaces, usePlaces } from "../../places/places.ts";
+import type { Intent, Job } from "@wide-quilt/core";
+import { AddProfile } from "../../places/AddProfile.tsx";
+import { ProfileField, withProfile } from "../../places/ProfileField.tsx";
 import { button } from "../../ui/button.ts";
 import { Check } from "../../ui/Check.tsx";
-import { FileButton } from "../../ui/FileButton.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
 import { usePress } from "./usePress.ts";
 
@@ -16,38 +13,14 @@ const INTENTS: { value: Intent; text: string }[] = [
   { value: "absolute", text: "Absolute colorimetric: the other paper’s white too" },
 ];
 
-const NONE = "none";
-
 /** What colours are written for, and how they are brought there. */
 export function ColourFields({ job }: { job: Job }) {
-  const dispatch = useAppDispatch();
   const { press, set } = usePress(job);
-  const { profiles } = usePlaces();
   const { colour } = press;
-  const choose = (profile: string) =>
-    set({ colour: profile === NONE ? null : { ...(colour ?? USUAL_PRESS.colour!), profile } });
-  const add = async ([file]: File[]) => {
-    const added = await dispatch(atPlaces(() => server.addProfile(file!)));
-    if (added) choose(added.id);
-  };
   return (
     <div className="flex flex-col gap-2.5">
       <h2 className="text-[13px] font-semibold">Colour</h2>
-      <SelectField
-        label="Profile"
-        value={colour?.profile ?? NONE}
-        onChange={choose}
-        choices={[
-          ...profiles.map(({ id, name, space }) => ({
-            value: id,
-            text: space === "CMYK" ? `${name} (CMYK)` : name,
-          })),
-          ...(colour && !profiles.some(({ id }) => id === colour.profile)
-            ? [{ value: colour.profile, text: "A profile that was taken out" }]
-            : []),
-          { value: NONE, text: "No colour management" },
-        ]}
-      />
+      <ProfileField colour={colour} onChange={(next) => set({ colour: next })} />
       {colour && (
         <>
           <SelectField<Intent>
@@ -68,14 +41,11 @@ export function ColourFields({ job }: { job: Job }) {
           ? "Photos are brought there from their own profiles; those without one are taken for sRGB."
           : "Numbers go out as they are in the photos, and no profile says what they mean."}
       </p>
-      <FileButton
-        label="ICC profile"
-        accept=".icc,.icm,application/vnd.iccprofile"
+      <AddProfile
+        label="Add a profile"
         className={`${button.quiet} -ml-3 self-start`}
-        onFiles={(files) => void add(files)}
-      >
-        <Plus size={14} aria-hidden /> Add a profile
-      </FileButton>
+        onAdded={({ id }) => set({ colour: withProfile(colour, id) })}
+      />
     </div>
   );
 }

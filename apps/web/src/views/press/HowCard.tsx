@@ -7,7 +7,7 @@ import { usePlaces } from "../../places/places.ts";
 import { selectFindings } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { fileSize, useMoney, useWords } from "../../words/words.ts";
-import { AboutFields, MediumField } from "./AboutFields.tsx";
+import { AboutFields, SharpeningFields } from "./AboutFields.tsx";
 import { ColourFields } from "./ColourFields.tsx";
 import { FileFields } from "./FileFields.tsx";
 import { NamingFields } from "./NamingFields.tsx";
@@ -37,7 +37,7 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         <FileFields job={job} jobId={jobId} sheet={sheet} version={version} />
         <Facts job={job} sheets={sheets} proof={proof} />
         <ColourFields job={job} />
-        <MediumField job={job} />
+        <SharpeningFields job={job} />
         <NamingFields job={job} sheets={sheets} naming={naming} onChange={setNaming} />
         <AboutFields job={job} />
       </div>

@@ -5,7 +5,8 @@ import type { Job } from "@wide-quilt/core";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppSelector } from "../../app/store.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
-import { Way, WayToJobs } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { selectSheets } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { Gate } from "./Gate.tsx";
@@ -35,19 +36,10 @@ function Press({ id, job }: { id: string; job: Job }) {
   const runs = useRuns(id);
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_minmax(0,1fr)] overflow-hidden">
-      <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
-        <Way
-          steps={[
-            <WayToJobs key="jobs" />,
-            <Link key="job" to={`/jobs/${id}`} className="truncate hover:underline">
-              {job.name}
-            </Link>,
-            <h1 key="press" className="font-semibold">
-              Press
-            </h1>,
-          ]}
-        />
-        <span className="grow" />
+      <PageHead
+        title="Press"
+        under={[<WayToJobs key="jobs" />, <WayToJob key="job" id={id} name={job.name} />]}
+      >
         <Link to="/runs" className={button.plain}>
           <ListChecks size={15} aria-hidden /> All runs
         </Link>
@@ -57,7 +49,7 @@ function Press({ id, job }: { id: string; job: Job }) {
         <Link to={`/jobs/${id}`} className={button.plain}>
           <ArrowLeft size={15} aria-hidden /> Back to the table
         </Link>
-      </header>
+      </PageHead>
       <main className="grid min-h-0 grid-cols-[300px_minmax(0,1fr)_300px]">
         <HowCard
           job={job}

@@ -1,10 +1,10 @@
-import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import { isDrawing, type ColourSetup, type SheetPlan } from "@wide-quilt/core";
 import { address } from "../../api/client.ts";
 import { button } from "../../ui/button.ts";
 import { Check } from "../../ui/Check.tsx";
 import { Progress } from "../../ui/Progress.tsx";
+import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { useWords } from "../../words/words.ts";
 import type { ProofState } from "./useProof.ts";
@@ -106,29 +106,7 @@ export function ProofPane({ proof, colour, look, onLook, sheets, sheet, onSheet 
         />
       )}
       <div className="flex items-center gap-4 border-t border-line bg-white px-4 py-1.5 text-[12.5px] text-ink-2">
-        {sheets.length > 1 && (
-          <span className="flex shrink-0 items-center gap-1">
-            <button
-              type="button"
-              aria-label="Sheet before"
-              className="rounded p-0.5 hover:bg-chrome disabled:opacity-40"
-              disabled={sheet <= 1}
-              onClick={() => onSheet(sheet - 1)}
-            >
-              <ChevronLeft size={16} aria-hidden />
-            </button>
-            Sheet <span className="measure">{sheet}</span> of <span className="measure">{sheets.length}</span>
-            <button
-              type="button"
-              aria-label="Next sheet"
-              className="rounded p-0.5 hover:bg-chrome disabled:opacity-40"
-              disabled={sheet >= sheets.length}
-              onClick={() => onSheet(sheet + 1)}
-            >
-              <ChevronRight size={16} aria-hidden />
-            </button>
-          </span>
-        )}
+        {sheets.length > 1 && <SheetTurner number={sheet} of={sheets.length} onTurn={onSheet} />}
         <span className="w-60 shrink-0">
           <Segments<Look>
             label="What is shown"

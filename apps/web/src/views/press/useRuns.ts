@@ -2,6 +2,7 @@ import { useCallback, useEffect, useState } from "react";
 import type { Run, RunNaming } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
+import { useDoing } from "../../app/useDoing.ts";
 import { useAppDispatch } from "../../app/store.ts";
 import { whenSaved } from "../../table/edits.ts";
 import { noticed } from "../../table/view.ts";
@@ -28,6 +29,7 @@ export interface RunActs {
 /** What was written of a job, or of all where none is given; followed while something is being written. */
 export function useRuns(jobId: string | null): RunsState {
   const dispatch = useAppDispatch();
+  const doing = useDoing();
   const [folder, setFolder] = useState("");
   const [runs, setRuns] = useState<Run[]>([]);
   const [came, setCame] = useState(false);
@@ -51,20 +53,19 @@ export function useRuns(jobId: string | null): RunsState {
     const timer = setInterval(() => void load(), LOOK);
     return () => clearInterval(timer);
   }, [underWay, load]);
-  const told = (done: Promise<unknown>) =>
-    void done.then(load).catch((error: unknown) => dispatch(noticed(sentenceOf(error), "wrong")));
+  const then = (act: () => Promise<unknown>) => void doing(() => act().then(load));
   return {
     folder,
     runs,
     came,
     // What was changed a moment ago belongs to it.
     write: (naming) =>
-      jobId !== null && told(dispatch(whenSaved()).then(() => server.startRun(jobId, naming))),
+      jobId !== null && then(() => dispatch(whenSaved()).then(() => server.startRun(jobId, naming))),
     act: {
-      cancel: (id) => told(server.cancelRun(id)),
-      pause: (id) => told(server.pauseRun(id)),
-      goOn: (id) => told(server.resumeRun(id)),
-      again: (id) => told(server.runAgain(id)),
+      cancel: (id) => then(() => server.cancelRun(id)),
+      pause: (id) => then(() => server.pauseRun(id)),
+      goOn: (id) => then(() => server.resumeRun(id)),
+      again: (id) => then(() => server.runAgain(id)),
     },
   };
 }

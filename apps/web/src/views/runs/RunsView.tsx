@@ -1,6 +1,9 @@
 import { ListChecks } from "lucide-react";
 import { Link } from "react-router";
-import { Way, WayToJobs } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJobs } from "../../app/Way.tsx";
+import { useTitle } from "../../app/useTitle.ts";
+import { EmptyPage } from "../../ui/EmptyPage.tsx";
 import { useRuns } from "../press/useRuns.ts";
 import { RunLine } from "./RunLine.tsx";
 
@@ -8,21 +11,13 @@ const OPEN = new Set(["painting", "waiting", "paused"]);
 
 /** Everything that was written, of all jobs, and what is queued. */
 export function RunsView() {
+  useTitle("Runs");
   const { runs, came, act, folder } = useRuns(null);
   const open = runs.filter(({ state }) => OPEN.has(state));
   const ended = runs.filter(({ state }) => !OPEN.has(state));
   return (
     <div className="min-h-screen">
-      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
-        <Way
-          steps={[
-            <WayToJobs key="jobs" />,
-            <h1 key="runs" className="font-semibold">
-              Runs
-            </h1>,
-          ]}
-        />
-      </header>
+      <PageHead title="Runs" under={[<WayToJobs key="jobs" />]} />
       <main className="mx-auto max-w-[1180px] px-8 pt-7 pb-16">
         {!came && <p className="text-ink-3">Looking …</p>}
         {came && runs.length === 0 && <Empty />}
@@ -75,9 +70,7 @@ function List({ title, runs, act }: { title: string } & Pick<ReturnType<typeof u
 
 function Empty() {
   return (
-    <div className="mx-auto mt-16 flex max-w-md flex-col items-center gap-3 text-center">
-      <ListChecks size={34} aria-hidden className="text-ink-3" />
-      <p className="text-[16px] font-semibold">Nothing was written yet</p>
+    <EmptyPage icon={ListChecks} title="Nothing was written yet">
       <p className="text-ink-2">
         “Print or export” at the top of a job’s table leads to its press. Everything that is written there is
         kept here, and can be made again exactly as it was.
@@ -85,6 +78,6 @@ function Empty() {
       <Link to="/" className="text-accent underline underline-offset-2">
         To the jobs
       </Link>
-    </div>
+    </EmptyPage>
   );
 }

@@ -1,11 +1,11 @@
 import { useState, type ReactNode } from "react";
-import { LIMITS, USUAL_PRESS, type Medium, type Printer, type Um } from "@wide-quilt/core";
-import type { ProfileView } from "@wide-quilt/server/contract";
+import { LIMITS, type Printer, type Um } from "@wide-quilt/core";
+import { MediumField } from "../../places/MediumField.tsx";
+import { ProfileField } from "../../places/ProfileField.tsx";
 import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { OverPage } from "../../ui/OverPage.tsx";
-import { SelectField } from "../../ui/SelectField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
 import { useWords } from "../../words/words.ts";
 import { AskPrinter } from "./AskPrinter.tsx";
@@ -13,28 +13,23 @@ import { ScaleFields } from "./ScaleFields.tsx";
 
 interface Props {
   printer: Printer;
-  profiles: readonly ProfileView[];
   onClose(): void;
   onKeep(printer: Printer): void;
 }
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
-const NONE = "none";
-const MEDIA: { value: Medium; text: string }[] = [
-  { value: "glossy", text: "Glossy or lustre" },
-  { value: "matte", text: "Matte" },
-  { value: "canvas", text: "Canvas" },
-  { value: "none", text: "None" },
+const PRICES: { part: keyof Printer["price"]; label: string }[] = [
+  { part: "perSheet", label: "A sheet" },
+  { part: "perSquareMetre", label: "A square metre of paper" },
+  { part: "ink", label: "Ink for a square metre, fully covered" },
 ];
 
 /** Everything that is known of a printer with its paper. */
-export function PrinterEditor({ printer: before, profiles, onClose, onKeep }: Props) {
+export function PrinterEditor({ printer: before, onClose, onKeep }: Props) {
   const [printer, setPrinter] = useState(before);
   const words = useWords(printer.ppi);
   const set = (change: Partial<Printer>) => setPrinter((now) => ({ ...now, ...change }));
-  const { unprintable, price, colour } = printer;
-  const priced = (part: keyof Printer["price"]) => (value: number) =>
-    set({ price: { ...price, [part]: value } });
+  const { unprintable, price } = printer;
   const length = (label: string, value: Um, range: typeof LIMITS.margin, onChange: (um: Um) => void) => (
     <LengthField key={label} label={label} value={value} range={range} words={words} onChange={onChange} />
   );
@@ -56,23 +51,12 @@ export function PrinterEditor({ printer: before, profiles, onClose, onKeep }: Pr
             onChange={(address) => set({ address: address === "" ? null : address })}
           />
           {printer.address !== null && <AskPrinter printer={printer} set={set} />}
-          <SelectField<Medium>
+          <MediumField
             label="Paper, for sharpening"
-            value={printer.medium}
-            choices={MEDIA}
+            medium={printer.medium}
             onChange={(medium) => set({ medium })}
           />
-          <SelectField
-            label="Profile"
-            value={colour?.profile ?? NONE}
-            choices={[
-              ...profiles.map(({ id, name }) => ({ value: id, text: name })),
-              { value: NONE, text: "No colour management" },
-            ]}
-            onChange={(profile) =>
-              set({ colour: profile === NONE ? null : { ...(colour ?? USUAL_PRESS.colour!), profile } })
-            }
-          />
+          <ProfileField colour={printer.colour} onChange={(colour) => set({ colour })} />
         </Group>
         <Group title="Edges, paper upright">
           <div className="grid grid-cols-2 gap-2">
@@ -106,27 +90,16 @@ export function PrinterEditor({ printer: before, profiles, onClose, onKeep }: Pr
           <PagePixels printer={printer} set={set} />
         </Group>
         <Group title="Price">
-          <NumberField
-            label="A sheet"
-            value={price.perSheet}
-            least={0}
-            most={1e6}
-            onChange={priced("perSheet")}
-          />
-          <NumberField
-            label="A square metre of paper"
-            value={price.perSquareMetre}
-            least={0}
-            most={1e6}
-            onChange={priced("perSquareMetre")}
-          />
-          <NumberField
-            label="Ink for a square metre, fully covered"
-            value={price.ink}
-            least={0}
-            most={1e6}
-            onChange={priced("ink")}
-          />
+          {PRICES.map(({ part, label }) => (
+            <NumberField
+              key={part}
+              label={label}
+              value={price[part]}
+              least={0}
+              most={1e6}
+              onChange={(value) => set({ price: { ...price, [part]: value } })}
+            />
+          ))}
         </Group>
         <div className="col-span-full">
           <Group title="True size">

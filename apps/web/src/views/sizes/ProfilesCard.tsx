@@ -1,10 +1,10 @@
-import { Plus, Trash2 } from "lucide-react";
+import { Trash2 } from "lucide-react";
 import type { ProfileView } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { useAppDispatch } from "../../app/store.ts";
+import { AddProfile } from "../../places/AddProfile.tsx";
 import { atPlaces } from "../../places/places.ts";
 import { button } from "../../ui/button.ts";
-import { FileButton } from "../../ui/FileButton.tsx";
 
 /** The colour profiles that sheets can be written for. */
 export function ProfilesCard({ profiles }: { profiles: readonly ProfileView[] }) {
@@ -15,14 +15,7 @@ export function ProfilesCard({ profiles }: { profiles: readonly ProfileView[] })
         <h2 id="profiles" className="text-[15px] font-semibold">
           Colour profiles
         </h2>
-        <FileButton
-          label="ICC profile"
-          accept=".icc,.icm,application/vnd.iccprofile"
-          className={button.plain}
-          onFiles={([file]) => void dispatch(atPlaces(() => server.addProfile(file!)))}
-        >
-          <Plus size={15} aria-hidden /> Add one
-        </FileButton>
+        <AddProfile label="Add one" className={button.plain} />
       </div>
       <ul className="flex flex-col divide-y divide-line rounded-lg border border-line bg-white">
         {profiles.map(({ id, name, space, about, own }) => (

@@ -1,11 +1,15 @@
 import { Download, FileInput, Plus } from "lucide-react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { useNavigate } from "react-router";
 import { PRINTERS, type Printer } from "@wide-quilt/core";
 import { address, server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
+import { LOCALE } from "../../app/preferences.ts";
+import { useDoing } from "../../app/useDoing.ts";
+import { useTitle } from "../../app/useTitle.ts";
 import { useAppDispatch } from "../../app/store.ts";
-import { Way, WayToJobs } from "../../app/Way.tsx";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJobs } from "../../app/Way.tsx";
 import { atPlaces, usePlaces } from "../../places/places.ts";
 import { button } from "../../ui/button.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
@@ -16,24 +20,23 @@ import { ScreenCard } from "./ScreenCard.tsx";
 
 /** Printers with their papers and measures, the profiles of papers, and the true size of this screen. */
 export function SizesView() {
+  useTitle("Sizes");
+  const doing = useDoing();
+  const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { printers, profiles } = usePlaces();
   const [edited, setEdited] = useState<Printer | null>(null);
   const add = () => setEdited({ ...PRINTERS[0]!, id: `own-${crypto.randomUUID()}`, name: "New printer" });
+  const startRuler = () =>
+    doing(async () => {
+      const { id } = await server.startJob("ruler", "Ruler sheet", LOCALE);
+      await navigate(`/jobs/${id}`);
+    });
   const importFile = async ([file]: File[]) =>
     void dispatch(atPlaces(async () => server.importPrinters(await readJsonFile(file!, "printers"))));
   return (
     <div className="min-h-screen">
-      <header className="flex h-12 items-center gap-3.5 border-b border-line bg-white px-4">
-        <Way
-          steps={[
-            <WayToJobs key="jobs" />,
-            <h1 key="sizes" className="font-semibold">
-              Sizes
-            </h1>,
-          ]}
-        />
-        <span className="grow" />
+      <PageHead title="Sizes" under={[<WayToJobs key="jobs" />]}>
         <FileButton
           label="Printers file"
           accept=".json,application/json"
@@ -45,7 +48,7 @@ export function SizesView() {
         <a className={button.plain} href={address.printersFile} download>
           <Download size={16} aria-hidden /> Save them as a file
         </a>
-      </header>
+      </PageHead>
       <main className="mx-auto grid max-w-[1320px] grid-cols-[minmax(0,1fr)_372px] items-start gap-8 px-8 pt-7 pb-16">
         <section aria-labelledby="printers">
           <div className="mb-1 flex items-center justify-between">
@@ -59,9 +62,13 @@ export function SizesView() {
           <p className="mb-4 text-[13px] text-ink-2">
             A job keeps what it was told of its printer; what is changed here is there for the next one. To
             find a printer’s own scale error, print a{" "}
-            <Link to="/" className="text-accent underline underline-offset-2">
+            <button
+              type="button"
+              className="text-accent underline underline-offset-2"
+              onClick={() => void startRuler()}
+            >
               ruler sheet
-            </Link>{" "}
+            </button>{" "}
             and type in what a ruler says.
           </p>
           <ul className="flex flex-col gap-2.5">
@@ -84,7 +91,6 @@ export function SizesView() {
       {edited && (
         <PrinterEditor
           printer={edited}
-          profiles={profiles}
           onClose={() => setEdited(null)}
           onKeep={(printer) => {
             setEdited(null);

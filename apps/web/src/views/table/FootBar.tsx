@@ -1,10 +1,11 @@
-import { ChevronLeft, ChevronRight, Keyboard, Minus, Plus } from "lucide-react";
+import { Keyboard, Minus, Plus } from "lucide-react";
 import { memo, useState } from "react";
 import { UNITS, type Unit } from "@wide-quilt/core";
 import { preferred } from "../../app/preferences.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { selectSheet } from "../../table/sheets.ts";
 import { sheetTurned, zoomed } from "../../table/view.ts";
+import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Dragging } from "./Dragging.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
 import { SheetsPanel } from "./SheetsPanel.tsx";
@@ -24,33 +25,7 @@ export const FootBar = memo(function FootBar() {
   const of = useAppSelector((state) => selectSheet(state)?.of ?? 0);
   return (
     <footer className="flex items-center gap-4 border-t border-line bg-white px-4 text-[12px] text-ink-2">
-      <span className="flex items-center gap-1">
-        {of > 1 && (
-          <button
-            type="button"
-            aria-label="Sheet before"
-            className={QUIET}
-            disabled={number <= 1}
-            onClick={() => dispatch(sheetTurned(number - 1))}
-          >
-            <ChevronLeft size={15} aria-hidden />
-          </button>
-        )}
-        <span>
-          Sheet <span className="measure">{number}</span> of <span className="measure">{of}</span>
-        </span>
-        {of > 1 && (
-          <button
-            type="button"
-            aria-label="Next sheet"
-            className={QUIET}
-            disabled={number >= of}
-            onClick={() => dispatch(sheetTurned(number + 1))}
-          >
-            <ChevronRight size={15} aria-hidden />
-          </button>
-        )}
-      </span>
+      <SheetTurner number={number} of={of} onTurn={(to) => dispatch(sheetTurned(to))} />
       <SheetsPanel className={QUIET} />
       <Dragging className={QUIET} />
       <button type="button" className={`${QUIET} flex items-center gap-1.5`} onClick={() => setKeys(true)}>

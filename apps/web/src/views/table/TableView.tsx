@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect } from "react";
 import { useParams } from "react-router";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useTitle } from "../../app/useTitle.ts";
 import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { lookAgain, open } from "../../table/edits.ts";
 import { selectJob } from "../../table/sheets.ts";
@@ -42,9 +43,7 @@ export function TableView() {
   useStayWhileUnsaved();
   useKeys();
   useFindFaces();
-  useEffect(() => {
-    document.title = job ? `${job.name} – Wide Quilt` : "Wide Quilt";
-  }, [job]);
+  useTitle(job ? job.name : null);
 
   if (failure) return <NotOpened why={failure} />;
   if (!job) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
