@@ -33,7 +33,7 @@ export function invert(model: Model, wanted: Lab, from: readonly number[], wish?
       const gained = total(error) - total(tried);
       [at, error] = [next, tried];
       damping = Math.max(damping / 4, 1e-3);
-      if (gained < 1e-6) break;
+      if (gained < 1e-3) break;
     } else damping *= 8;
   }
   return at;
