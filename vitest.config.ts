@@ -18,6 +18,7 @@ export default defineConfig({
       {
         test: { name: "colour", root: "packages/colour", include: ["src/**/*.test.ts"], testTimeout: 60_000 },
       },
+      { test: { name: "ipp", root: "packages/ipp", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
       { test: { name: "devices", root: "devices", include: ["src/**/*.test.ts"], testTimeout: 120_000 } },
       { test: { name: "demo", root: "demo", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
       {

@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { PRINTERS, type Printer } from "@wide-quilt/core";
+import { PRINTERS, type Printer, USUAL_PRESS } from "@wide-quilt/core";
 import { demoProfiles } from "@wide-quilt/demo";
 import type { JobView, JpegSizes, ProblemBody, ProfileView, Proof, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
@@ -147,6 +147,12 @@ describe("files of the press", () => {
     while (proof.state === "painting") proof = (await client.ask<Proof>("GET", `/proofs/${proof.id}`)).body;
     // 4 × 6 in is 0.015 483 84 m².
     expect(run.price).toBeCloseTo(1 + 100 * proof.coverage! * 0.01548384, 6);
+    // Of a drawing a small picture is looked at: the same ink to a hundredth of it, on a sheet of eight.
+    await client.press(id, { file: { ...USUAL_PRESS.file, format: "pdf" } });
+    const drawn = await client.ended((await client.startRun(id)).body.id);
+    expect(drawn.files[0]!.name).toMatch(/\.pdf$/);
+    expect(drawn.price! / run.price!).toBeGreaterThan(0.99);
+    expect(drawn.price! / run.price!).toBeLessThan(1.01);
     let wide = (await client.ask<Proof>("POST", `/jobs/${id}/proofs`, { sheet: 1, wide: true })).body;
     while (wide.state === "painting") wide = (await client.ask<Proof>("GET", `/proofs/${wide.id}`)).body;
     const picture = await fetch(`${server.address}/api/proofs/${wide.id}/picture`);

@@ -1,10 +1,10 @@
 import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { mm, PRINTERS } from "@wide-quilt/core";
+import { mm, PRINTERS, USUAL_PRESS } from "@wide-quilt/core";
 import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
 import { JOB_STATES, type PrinterCan } from "@wide-quilt/ipp";
-import type { ProblemBody, Run } from "../src/contract.ts";
+import type { JobView, ProblemBody, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -148,6 +148,36 @@ describe("printing by IPP", () => {
     await lab.stop();
   });
 
+  it("sends pixels to a printer that takes neither JPEG nor PDF: turned upright, as large as they are", async () => {
+    const event = await simulated("event");
+    // Eight pieces on a sheet that lies; three copies of it, each cut in two across the upright paper.
+    const id = await jobFor(event.address);
+    const { body } = await client.ask<JobView>("GET", `/jobs/${id}`);
+    await client.edit(id, body.version, { do: "sheet", change: { ppi: 302 } });
+    await client.press(id, { print: { copies: 3, type: "photographic", quality: "high", grey: false } });
+    const run = await client.ended((await print(id)).id);
+    expect(run).toMatchObject({ state: "done", sheets: 1 });
+    expect(run.price).toBeCloseTo(3 * (0.05 + 17 * 0.01548384), 6);
+    expect(event.jobs).toMatchObject([
+      {
+        format: "image/pwg-raster",
+        copies: 3,
+        printed: 3,
+        type: "photographic",
+        scaling: "none",
+        quality: 4,
+      },
+    ]);
+    expect(event.prints).toHaveLength(6);
+    const [half] = event.prints.map((path) => sharp(path));
+    expect(await half!.metadata()).toMatchObject({ width: 604, height: 1812 });
+    // 20 × 25 mm from the corner of the lying sheet: on the upright one 25 mm from the left and 20 from the foot.
+    const at = { left: 297, top: 1812 - 238, width: 1, height: 1 };
+    const [r, g, b] = await half!.extract(at).raw().toBuffer();
+    [r! - 0x2a, g! - 0x6f, b! - 0x4d].forEach((off) => expect(Math.abs(off)).toBeLessThan(4));
+    await event.stop();
+  });
+
   it("is cancelled at the printer too", async () => {
     const lab = await simulated("lab", 400);
     const { id } = await print(await jobFor(lab.address, 40));
@@ -180,5 +210,18 @@ describe("printing by IPP", () => {
     });
     expect(event.prints).toEqual([]);
     await event.stop();
+    const lab = await simulated("lab");
+    const other = await jobFor(lab.address);
+    for (const [change, why] of [
+      [{ copies: 600 }, "prints at most 500 copies at a time, and 600 are asked for"],
+      [{ type: "cardstock" }, "has no paper of the kind “cardstock” in this size"],
+      [{ grey: true }, "cannot be told to print in black alone"],
+    ] as const) {
+      await client.press(other, { print: { ...USUAL_PRESS.print, ...change } });
+      const refused = await client.ended((await print(other)).id);
+      expect(refused).toMatchObject({ state: "failed", why: expect.stringContaining(why) });
+    }
+    expect(lab.jobs).toEqual([]);
+    await lab.stop();
   });
 });

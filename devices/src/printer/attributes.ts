@@ -23,6 +23,12 @@ export interface PrintJob {
   format: string;
   copies: number;
   media: Media;
+  type: string;
+  quality: number;
+  grey: boolean;
+  scaling: "auto" | "none";
+  /** Sheets that came out. */
+  printed: number;
   state: number;
   reasons: string[];
   /** Seconds after the printer was switched on; null until then. */
@@ -105,6 +111,8 @@ export function printerAttributes(
       "media",
       "media-col",
       "print-quality",
+      "print-color-mode",
+      "print-scaling",
       "sides",
       "orientation-requested",
       "printer-resolution",
@@ -122,14 +130,20 @@ export function printerAttributes(
     "orientation-requested-supported": [3, 4].map(enumerated),
     "output-bin-default": [keyword("face-up")],
     "output-bin-supported": [keyword("face-up")],
-    "print-quality-default": [enumerated(5)],
-    "print-quality-supported": [4, 5].map(enumerated),
+    "print-quality-default": [enumerated(4)],
+    "print-quality-supported": model.qualities.map(enumerated),
     "printer-resolution-default": [resolution],
     "printer-resolution-supported": [resolution],
     "sides-default": [keyword("one-sided")],
     "sides-supported": [keyword("one-sided")],
     "print-color-mode-default": [keyword("color")],
-    "print-color-mode-supported": [keyword("color")],
+    "print-color-mode-supported": (model.grey ? ["color", "monochrome"] : ["color"]).map(keyword),
+    "print-scaling-default": [keyword("auto")],
+    "print-scaling-supported": ["auto", "none"].map(keyword),
+    ...(model.formats.includes("image/pwg-raster") && {
+      "pwg-raster-document-resolution-supported": [resolution],
+      "pwg-raster-document-type-supported": ["srgb_8", "sgray_8"].map(keyword),
+    }),
     "media-default": [keyword(media.name)],
     "media-ready": [keyword(media.name)],
     "media-supported": model.media.map((one) => keyword(one.name)),
@@ -172,8 +186,8 @@ export function jobAttributes(job: PrintJob, printer: string, upTime: number): A
     "time-at-processing": [at(job.startedAt)],
     "time-at-completed": [at(job.endedAt)],
     "job-k-octets": [integer(job.kilobytes)],
-    "job-impressions-completed": [integer(job.state === JOB_STATES.completed ? job.copies : 0)],
-    "job-media-sheets-completed": [integer(job.state === JOB_STATES.completed ? job.copies : 0)],
+    "job-impressions-completed": [integer(job.printed)],
+    "job-media-sheets-completed": [integer(job.printed)],
     copies: [integer(job.copies)],
     "document-format": [mimeType(job.format)],
   };

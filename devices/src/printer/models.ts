@@ -14,6 +14,10 @@ export interface Model {
   formats: string[];
   media: Media[];
   types: string[];
+  /** How fine it can be told to print (print-quality, RFC 8011, 5.2.13). */
+  qualities: number[];
+  /** Whether it can be told to print in black alone. */
+  grey: boolean;
   ppi: number;
   copies: number;
   /** By how many percent it enlarges a page to print to its edge. */
@@ -33,9 +37,11 @@ export const MODELS: readonly Model[] = [
   {
     id: "inkjet",
     name: "Shore inkjet",
-    formats: ["image/jpeg", "application/pdf"],
+    formats: ["image/jpeg", "application/pdf", "image/pwg-raster"],
     media: [A4, LETTER, PHOTO].map((size) => ({ ...size, edges: edges(300, 340, 1250, 340) })),
     types: ["stationery", "photographic-glossy", "photographic-matte"],
+    qualities: [3, 4, 5],
+    grey: true,
     ppi: 360,
     copies: 99,
     enlarges: 0,
@@ -47,6 +53,8 @@ export const MODELS: readonly Model[] = [
     formats: ["image/jpeg"],
     media: [A4, PHOTO, PHOTO_LARGE].map((size) => ({ ...size, edges: edges(0) })),
     types: ["photographic-glossy"],
+    qualities: [4, 5],
+    grey: true,
     ppi: 360,
     copies: 20,
     enlarges: 2,
@@ -55,10 +63,12 @@ export const MODELS: readonly Model[] = [
   {
     id: "event",
     name: "Flock event printer",
-    formats: ["image/jpeg"],
+    formats: ["image/pwg-raster"],
     // A page of 1240 × 1844 px at 302 ppi, a little larger than the 4 × 6 in that it is cut to.
     media: [{ ...PHOTO, edges: edges(0) }],
     types: ["photographic"],
+    qualities: [4],
+    grey: false,
     ppi: 302,
     copies: 50,
     enlarges: 0,
@@ -70,6 +80,8 @@ export const MODELS: readonly Model[] = [
     formats: ["image/jpeg"],
     media: [PHOTO, PHOTO_LARGE, A4].map((size) => ({ ...size, edges: edges(0) })),
     types: ["photographic-glossy", "photographic-matte"],
+    qualities: [4],
+    grey: false,
     ppi: 300,
     copies: 500,
     enlarges: 0,

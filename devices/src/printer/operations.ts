@@ -225,9 +225,15 @@ function jobOf(machine: Machine, operation: Attributes): PrintJob {
   return job;
 }
 
+/** The quality that is printed in when nothing is said: normal (RFC 8011, 5.2.13). */
+const NORMAL = 4;
+
+/** Kinds of documents by how they begin, for those that come as bytes of any kind. */
+const MAGIC: Record<string, string> = { "%PDF": "application/pdf", RaS2: "image/pwg-raster" };
+
 function formatOf(model: Model, operation: Attributes, document: Buffer): string {
   const asked = said(operation, "document-format") ?? model.formats[0]!;
-  const sniffed = document.subarray(0, 4).toString("latin1") === "%PDF" ? "application/pdf" : "image/jpeg";
+  const sniffed = MAGIC[document.subarray(0, 4).toString("latin1")] ?? "image/jpeg";
   const format = asked === "application/octet-stream" ? sniffed : asked;
   if (!model.formats.includes(format)) {
     throw new Refusal(STATUS.formatNotSupported, `${format} is not printed here`, {
@@ -245,6 +251,8 @@ const READ = new Set([
   "print-quality",
   "sides",
   "orientation-requested",
+  "print-color-mode",
+  "print-scaling",
   "printer-resolution",
   "job-name",
 ]);
@@ -265,6 +273,10 @@ function readJob(machine: Machine, { operation, job, document }: Asked) {
       .map((name): [string, Value[]] => [name, [{ as: "no-value" }]]),
   );
   if (copies < 1 || copies > model.copies) unsupported.copies = job.copies!;
+  const quality = figure(job, "print-quality") ?? NORMAL;
+  if (!model.qualities.includes(quality)) unsupported["print-quality"] = job["print-quality"]!;
+  const type = typeOf(job) ?? model.types[0]!;
+  if (!model.types.includes(type)) unsupported["media-col"] = job["media-col"]!;
   if (!media) unsupported.media = job.media ?? job["media-col"]!;
   const isFaithful = operation["ipp-attribute-fidelity"]?.[0];
   if (isFaithful?.as === "boolean" && isFaithful.value && Object.keys(unsupported).length > 0)
@@ -275,6 +287,11 @@ function readJob(machine: Machine, { operation, job, document }: Asked) {
     format,
     copies: Math.min(Math.max(copies, 1), model.copies),
     media: media ?? model.media[0]!,
+    type,
+    quality,
+    grey: model.grey && said(job, "print-color-mode") === "monochrome",
+    scaling: said(job, "print-scaling") === "none" ? "none" : "auto",
+    printed: 0,
     state: JOB_STATES.pending,
     reasons: [],
     startedAt: null,
@@ -282,6 +299,11 @@ function readJob(machine: Machine, { operation, job, document }: Asked) {
     kilobytes: Math.ceil(document.length / 1024),
   };
   return { job: read, unsupported };
+}
+
+function typeOf(job: Attributes): string | undefined {
+  const asked = job["media-col"]?.[0];
+  return asked?.as === "collection" ? said(asked.value, "media-type") : undefined;
 }
 
 /** The paper that a job asks for, by its name or by its size. */

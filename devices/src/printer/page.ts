@@ -19,9 +19,7 @@ export function servePage(machine: Shown, request: IncomingMessage, response: Se
   const { pathname, searchParams } = new URL(request.url ?? "/", "http://printer");
   const print = machine.prints.find((path) => pathname === `/prints/${basename(path)}`);
   if (print) {
-    response
-      .writeHead(200, { "Content-Type": print.endsWith(".pdf") ? "application/pdf" : "image/png" })
-      .end(readFileSync(print));
+    response.writeHead(200, { "Content-Type": "image/png" }).end(readFileSync(print));
     return;
   }
   if (request.method === "POST" && pathname === "/paper") {
@@ -31,9 +29,7 @@ export function servePage(machine: Shown, request: IncomingMessage, response: Se
   }
   const pictures = machine.prints.map((path) => {
     const name = basename(path);
-    return name.endsWith(".pdf")
-      ? `<p><a href="/prints/${name}">${name}</a></p>`
-      : `<figure><img src="/prints/${name}" alt="Print ${name}" height="320"><figcaption>${name}</figcaption></figure>`;
+    return `<figure><img src="/prints/${name}" alt="Print ${name}" height="320"><figcaption>${name}</figcaption></figure>`;
   });
   const tray = (sheets: number, says: string) =>
     `<form method="post" action="/paper?sheets=${sheets}"><button>${says}</button></form>`;

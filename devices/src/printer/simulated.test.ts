@@ -1,10 +1,20 @@
 import { execFile, spawn } from "node:child_process";
 import { cpSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { basename, join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
 import { promisify } from "node:util";
-import { decode, encode, LANGUAGE, PrinterClient, PrinterFault, type Message } from "@wide-quilt/ipp";
+import {
+  decode,
+  encode,
+  encodeRaster,
+  keyword,
+  LANGUAGE,
+  PrinterClient,
+  PrinterFault,
+  type Attributes,
+  type Message,
+} from "@wide-quilt/ipp";
 import sharp, { type Sharp } from "sharp";
 import { afterEach, beforeAll, describe, expect, it } from "vitest";
 import { MODELS, SimulatedPrinter } from "../index.ts";
@@ -13,6 +23,7 @@ const SUITES = "/usr/share/cups/ipptool";
 const run = promisify(execFile);
 const folder = () => mkdtempSync(join(tmpdir(), "wide-quilt-devices-"));
 let jpeg: Buffer;
+let raster: Buffer;
 const open: SimulatedPrinter[] = [];
 
 beforeAll(async () => {
@@ -20,8 +31,11 @@ beforeAll(async () => {
   const inner = { create: { width: 1180, height: 1780, channels: 3, background: "#aa5522" } } as const;
   jpeg = await sharp({ create: { width: 1200, height: 1800, channels: 3, background: "#00ff00" } })
     .composite([{ input: await sharp(inner).png().toBuffer(), left: 10, top: 10 }])
+    .withDensity(300)
     .jpeg({ quality: 100, chromaSubsampling: "4:4:4" })
     .toBuffer();
+  const data = await sharp(jpeg).raw().toBuffer();
+  raster = encodeRaster([{ width: 1200, height: 1800, space: "srgb_8", ppi: 300, data }]);
 });
 afterEach(async () => {
   for (const printer of open.splice(0)) await printer.stop();
@@ -34,14 +48,35 @@ async function printer(id: string, pace = 5): Promise<SimulatedPrinter> {
   return started;
 }
 
-async function printed(own: SimulatedPrinter): Promise<Sharp[]> {
+/** The frame in a format that a model takes, JPEG where it can be. */
+const documentOf = ({ formats }: { formats: string[] }) =>
+  formats.includes("image/jpeg")
+    ? { data: jpeg, format: "image/jpeg" }
+    : { data: raster, format: "image/pwg-raster" };
+
+async function printed(
+  own: SimulatedPrinter,
+  { data, format } = documentOf(own.model),
+  more: Attributes = {},
+): Promise<Sharp[]> {
   const client = new PrinterClient(own.address);
-  const media = own.model.media.findIndex(({ name }) => name === "na_index-4x6_4x6in");
-  const { name } = own.model.media[media]!;
-  const { id } = await client.print(jpeg, "image/jpeg", "One", { media: [{ as: "keyword", value: name }] });
-  await expect.poll(async () => (await client.job(id)).state).toBe("done");
+  const asked = { media: [keyword("na_index-4x6_4x6in")], ...more };
+  const { id } = await client.print(data, format, "One", asked);
+  await expect.poll(async () => (await client.job(id)).state, { timeout: 20_000 }).toBe("done");
   return own.prints.map((path) => sharp(path));
 }
+
+/** Four by six inches with a square inch of red, by hand (ISO 32000-1, 7.5). */
+const content = "1 0 0 rg 72 72 72 72 re f";
+const pdf = Buffer.from(`%PDF-1.4
+1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj
+2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj
+3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 288 432]/Contents 4 0 R/Resources<<>>>>endobj
+4 0 obj<</Length ${content.length}>>stream
+${content}
+endstream endobj
+trailer<</Root 1 0 R/Size 5>>
+%%EOF`);
 
 const pixel = async (picture: Sharp, x: number, y: number) =>
   [...(await picture.clone().extract({ left: x, top: y, width: 1, height: 1 }).raw().toBuffer())].map((v) =>
@@ -57,20 +92,22 @@ describe("the reference tool, ipptool of CUPS", () => {
     async (id) => {
       const own = await printer(id);
       const at = folder();
+      const takesJpeg = own.model.formats.includes("image/jpeg");
       for (const suite of ["ipp-1.1.test", "ipp-2.0.test"]) cpSync(join(SUITES, suite), join(at, suite));
       // Debian leaves the sample documents out; any of their kind will do.
       for (const name of [
         "color.jpg",
         "rgb.jpg",
+        "page.pwg",
         "gray.jpg",
         "document-a4.pdf",
         "document-letter.pdf",
         "document-a4.ps",
         "document-letter.ps",
       ])
-        writeFileSync(join(at, name), jpeg);
+        writeFileSync(join(at, name), documentOf(own.model).data);
       for (const suite of ["ipp-1.1.test", "ipp-2.0.test"]) {
-        const args = ["-tI", "-f", join(at, "rgb.jpg"), own.address, suite];
+        const args = ["-tI", "-f", join(at, takesJpeg ? "rgb.jpg" : "page.pwg"), own.address, suite];
         const { stdout } = await run("ipptool", args, { cwd: at, maxBuffer: 1e8 }).catch(
           (error: { stdout: string }) => error,
         );
@@ -102,6 +139,42 @@ describe("what comes out", () => {
     // The frame was 10 of 1200 px; half of 1 − 1/1.02 of the width is 11.8 px: nothing of it is left.
     expect(await pixel(sheet!, 0, 1000)).toEqual(BROWN);
     expect(await pixel(sheet!, 700, 0)).toEqual(BROWN);
+  });
+
+  it("is as large as it means to be when nothing is to be scaled: what reaches past the paper is lost", async () => {
+    const unscaled = { "print-scaling": [keyword("none")] };
+    // 1250 × 1900 px at 300 ppi on 4 × 6 in at 360: 1500 × 2280, 30 lost at each side and 60 above and below.
+    const large = await sharp(jpeg).resize(1250, 1900, { fit: "fill" }).withDensity(300).jpeg().toBuffer();
+    const document = { data: large, format: "image/jpeg" };
+    const [sheet] = await printed(await printer("inkjet"), document, unscaled);
+    // Its frame of 10 px was 12 of them wide: gone with the edges; the middle is where it was.
+    expect(await sheet!.metadata()).toMatchObject({ width: 1440, height: 2160 });
+    expect([await pixel(sheet!, 50, 45), await pixel(sheet!, 720, 1080)]).toEqual([BROWN, BROWN]);
+    const small = await sharp(jpeg).resize(600, 900).withDensity(300).jpeg({ quality: 100 }).toBuffer();
+    const [half] = await printed(await printer("inkjet"), { data: small, format: "image/jpeg" }, unscaled);
+    // Two by three inches in the middle of four by six: 720 × 1080 px from 360, 540.
+    expect([await pixel(half!, 358, 1080), await pixel(half!, 362, 1080)]).toEqual([WHITE, GREEN]);
+    expect([await pixel(half!, 720, 538), await pixel(half!, 720, 542)]).toEqual([WHITE, GREEN]);
+  });
+
+  it("of a PDF is a picture of each page, of raster its pixels; in black alone where that is asked", async () => {
+    const own = await printer("inkjet");
+    const [sheet] = await printed(own, { data: pdf, format: "application/pdf" });
+    // A page of 4 × 6 in with a square inch of red an inch from the left and from the foot.
+    expect(await sheet!.metadata()).toMatchObject({ width: 1440, height: 2160 });
+    const red = [4, 0, 0];
+    expect([await pixel(sheet!, 365, 1600), await pixel(sheet!, 715, 1600)]).toEqual([red, red]);
+    expect([await pixel(sheet!, 355, 1600), await pixel(sheet!, 725, 1600)]).toEqual([WHITE, WHITE]);
+    expect([await pixel(sheet!, 500, 1445), await pixel(sheet!, 500, 1435)]).toEqual([red, WHITE]);
+    const grey = await printed(
+      await printer("inkjet"),
+      { data: raster, format: "image/pwg-raster" },
+      {
+        "print-color-mode": [keyword("monochrome")],
+      },
+    );
+    // Brown #aa5522 is 99 by brightness of its numbers and 109 by its light (both BT.709).
+    expect(await pixel(grey[0]!, 720, 1000)).toEqual([2, 2, 2]);
   });
 
   it("of the event printer is cut in two at an odd ppi", async () => {
@@ -137,8 +210,31 @@ describe("a client and its printer", () => {
       reasons: [],
     });
     expect(can.formats).toContain("application/pdf");
+    expect(can).toMatchObject({
+      qualities: ["draft", "normal", "high"],
+      grey: true,
+      raster: ["srgb_8", "sgray_8"],
+    });
     const a4 = can.media.find(({ name }) => name === "iso_a4_210x297mm");
     expect(a4).toMatchObject({ width: 21_000, height: 29_700, edges: [300, 340, 1250, 340] });
+    expect(a4!.types).toEqual(["stationery", "photographic-glossy", "photographic-matte"]);
+    const event = await new PrinterClient((await printer("event")).address).can();
+    expect(event).toMatchObject({
+      qualities: ["normal"],
+      grey: false,
+      formats: ["image/pwg-raster", expect.anything()],
+    });
+  });
+
+  it("makes each copy once, also when the paper ran out between two", async () => {
+    const own = await printer("lab");
+    own.putPaper(2);
+    const client = new PrinterClient(own.address);
+    const { id } = await client.print(jpeg, "image/jpeg", "Three", { copies: [{ as: "integer", value: 3 }] });
+    await expect.poll(async () => (await client.job(id)).state).toBe("stopped");
+    own.putPaper(9);
+    await expect.poll(async () => (await client.job(id)).state).toBe("done");
+    expect(own.prints.map((path) => basename(path))).toEqual(["0001-1.png", "0001-2.png", "0001-3.png"]);
   });
 
   it("waits while there is no paper, and goes on by itself", async () => {

@@ -6,7 +6,8 @@ import type { PrintJob } from "./attributes.ts";
 import type { Media, Model } from "./models.ts";
 import { answer, type Machine } from "./operations.ts";
 import { servePage } from "./page.ts";
-import { printPicture } from "./paper.ts";
+import { pagesOf, type PagePicture } from "./document.ts";
+import { printPage } from "./paper.ts";
 
 /** The most that one document may have. */
 const MOST_BYTES = 512 * 1024 ** 2;
@@ -128,8 +129,11 @@ export class SimulatedPrinter implements Machine {
     job.reasons = ["job-printing"];
     job.startedAt ??= this.upTime();
     try {
-      const document = this.documents.get(job.id)!;
-      for (let copy = 1; copy <= job.copies; copy++) {
+      const pages = await pagesOf(this.documents.get(job.id)!, job.format, this.model.ppi);
+      const sheets = Array.from({ length: job.copies }, () => pages).flat();
+      // A sheet that came out does not come out again when there is paper once more.
+      for (const [i, page] of sheets.entries()) {
+        if (i < job.printed) continue;
         await new Promise((resolve) => setTimeout(resolve, this.options.pace ?? 5));
         if (job.state !== JOB_STATES.processing) return;
         if (!this.hasPaper) {
@@ -138,7 +142,7 @@ export class SimulatedPrinter implements Machine {
           return;
         }
         this.sheets--;
-        await this.keep(job, copy, document);
+        await this.keep(job, page);
       }
       job.state = JOB_STATES.completed;
       job.reasons = ["job-completed-successfully"];
@@ -148,19 +152,14 @@ export class SimulatedPrinter implements Machine {
     }
     job.endedAt = this.upTime();
     this.documents.delete(job.id);
-    if (!this.hasPaper) return;
   }
 
-  private async keep(job: PrintJob, copy: number, document: Buffer): Promise<void> {
-    const base = `${String(job.id).padStart(4, "0")}-${copy}`;
-    const made =
-      job.format === "application/pdf"
-        ? [{ name: `${base}.pdf`, data: document }]
-        : (await printPicture(document, job.media, this.model)).map((data, piece, all) => ({
-            name: all.length === 1 ? `${base}.png` : `${base}-${piece + 1}.png`,
-            data,
-          }));
-    for (const { name, data } of made) {
+  private async keep(job: PrintJob, page: PagePicture): Promise<void> {
+    job.printed++;
+    const base = `${String(job.id).padStart(4, "0")}-${job.printed}`;
+    const pieces = await printPage(page, job, this.model);
+    for (const [i, data] of pieces.entries()) {
+      const name = pieces.length === 1 ? `${base}.png` : `${base}-${i + 1}.png`;
       const path = join(this.options.folder, name);
       writeFileSync(path, data);
       this.prints.push(path);

@@ -1,44 +1,27 @@
 import { request } from "node:http";
+import { canOf, reasonsIn, type PrinterCan } from "./can.ts";
 import { decode } from "./decode.ts";
 import { encode } from "./encode.ts";
 import {
+  first,
   integer,
   JOB_STATES,
   keyword,
   LANGUAGE,
   mimeType,
   name,
+  number,
   OPERATIONS,
   STATUS,
   uri,
   type Attributes,
   type GroupName,
   type Message,
-  type Value,
 } from "./message.ts";
 
 /** Something that a printer refused or did not answer, with a sentence for a person. */
 export class PrinterFault extends Error {
   override name = "PrinterFault";
-}
-
-/** What a printer says it can do. Lengths in hundredths of a millimetre, as PWG 5100.7 has them. */
-export interface PrinterCan {
-  name: string;
-  /** Formats that it takes, by their media type. */
-  formats: string[];
-  media: {
-    name: string;
-    width: number;
-    height: number;
-    edges: [top: number, right: number, bottom: number, left: number];
-  }[];
-  types: string[];
-  resolutions: number[];
-  colour: boolean;
-  copies: number;
-  /** Why it does not print just now, as it says: “media-empty”; empty when nothing is the matter. */
-  reasons: string[];
 }
 
 /** How far a job is. */
@@ -229,62 +212,10 @@ function refused(answer: Message): PrinterFault {
 const attributesOf = ({ groups }: Message, of: GroupName): Attributes =>
   groups.find((group) => group.of === of)?.attributes ?? {};
 
-const first = (values: Value[] | undefined): string | undefined => {
-  const [value] = values ?? [];
-  return value && "value" in value ? String(value.value) : undefined;
-};
-
-const strings = (values: Value[] | undefined): string[] =>
-  (values ?? []).flatMap((one) => ("value" in one && typeof one.value === "string" ? one.value : []));
-
-const number = (values: Value[] | undefined): number => {
-  const [value] = values ?? [];
-  return value && "value" in value && typeof value.value === "number" ? value.value : 0;
-};
-
-/** Reasons for a state, of which “none” is no reason. */
-const reasonsIn = (values: Value[] | undefined): string[] =>
-  strings(values).filter((reason) => reason !== "none");
-
 function reportOf(attributes: Attributes): JobReport {
   return {
     id: number(attributes["job-id"]),
     state: STATES[number(attributes["job-state"])] ?? "waiting",
     reasons: reasonsIn(attributes["job-state-reasons"]),
-  };
-}
-
-function canOf(attributes: Attributes): PrinterCan {
-  const media = (attributes["media-col-database"] ?? []).flatMap((entry) => {
-    if (entry.as !== "collection") return [];
-    const [size] = entry.value["media-size"] ?? [];
-    if (size?.as !== "collection") return [];
-    const side = (part: string) => number(size.value[part]);
-    const edge = (part: string) => number(entry.value[`media-${part}-margin`]);
-    const [width, height] = [side("x-dimension"), side("y-dimension")];
-    // Rolls have ranges of sizes, which are no sheets.
-    if (width === 0 || height === 0) return [];
-    return [
-      {
-        name: first(entry.value["media-size-name"]) ?? first(entry.value["media-key"]) ?? "",
-        width,
-        height,
-        edges: [edge("top"), edge("right"), edge("bottom"), edge("left")] as [number, number, number, number],
-      },
-    ];
-  });
-  const resolutions = (attributes["printer-resolution-supported"] ?? []).flatMap((one) =>
-    one.as === "resolution" && one.value.unit === "dpi" ? one.value.across : [],
-  );
-  const copies = attributes["copies-supported"]?.[0];
-  return {
-    name: first(attributes["printer-make-and-model"]) ?? first(attributes["printer-name"]) ?? "A printer",
-    formats: strings(attributes["document-format-supported"]),
-    media,
-    types: strings(attributes["media-type-supported"]),
-    resolutions,
-    colour: first(attributes["color-supported"]) === "true",
-    copies: copies?.as === "range" ? copies.value.to : 1,
-    reasons: reasonsIn(attributes["printer-state-reasons"]),
   };
 }

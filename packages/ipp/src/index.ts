@@ -2,4 +2,7 @@
 export * from "./message.ts";
 export { decode, NoMessage } from "./decode.ts";
 export { encode } from "./encode.ts";
-export { PrinterClient, PrinterFault, type JobReport, type PrinterCan } from "./client.ts";
+export * from "./can.ts";
+export { PrinterClient, PrinterFault, type JobReport } from "./client.ts";
+export { decodeRaster, encodeRaster } from "./raster/raster.ts";
+export type { RasterPage, RasterSpace } from "./raster/header.ts";

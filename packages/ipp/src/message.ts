@@ -109,3 +109,20 @@ export const LANGUAGE: Attributes = {
   "attributes-charset": [{ as: "charset", value: "utf-8" }],
   "attributes-natural-language": [{ as: "language", value: "en" }],
 };
+
+/** The first of some values as text; undefined where there is none. */
+export const first = (values: Value[] | undefined): string | undefined => {
+  const [value] = values ?? [];
+  return value && "value" in value ? String(value.value) : undefined;
+};
+
+/** Those of some values that are text. */
+export const strings = (values: Value[] | undefined): string[] =>
+  (values ?? []).flatMap((one) => ("value" in one && typeof one.value === "string" ? one.value : []));
+
+/** Those of some values that are numbers. */
+export const numbers = (values: Value[] | undefined): number[] =>
+  (values ?? []).flatMap((one) => ("value" in one && typeof one.value === "number" ? one.value : []));
+
+/** The first of some values as a number; 0 where there is none. */
+export const number = (values: Value[] | undefined): number => numbers(values)[0] ?? 0;

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from "@nestjs/common";
-import { costOf } from "@wide-quilt/core";
+import { costOf, type FileSetup, type Job } from "@wide-quilt/core";
 import { Cancelled, fileName, type Progress } from "@wide-quilt/painters";
 import type { RunNaming } from "../contract.ts";
 import type { runs } from "../data/schema.ts";
@@ -41,7 +41,7 @@ export class MakingService {
     const staged = this.files.staged(id, job, sheets, naming ?? USUAL_NAMING);
     const painted = await this.paint(
       here,
-      await this.tasks.task(job, sheets, { date: stampOf(row), files: staged }),
+      await this.tasks.task(job, sheets, { date: stampOf(row), files: staged, inks: takesInk(job) }),
     );
     const names = row.files.map(({ name }) => name);
     await this.files.place(id, names);
@@ -64,11 +64,16 @@ export class MakingService {
     const { id } = row;
     const { address } = row.printer!;
     const can = await this.printing.can(address);
-    const format = this.printing.formatFor(can, row.job.press.file.format);
-    const job = { ...row.job, press: { ...row.job.press, file: { ...row.job.press.file, format } } };
+    const { press } = row.job;
+    const kind = this.printing.kindFor(can, press);
+    const raster = kind === "raster" ? this.printing.rasterFor(can, press) : undefined;
+    const file: FileSetup =
+      kind === "raster" ? { ...press.file, format: "png", depth: 8 } : { ...press.file, format: kind };
+    const job = { ...row.job, press: { ...press, file } };
     const sheets = this.tasks.sheets(job);
     const staged = this.files.staged(id, job, sheets, USUAL_NAMING);
-    const task = await this.tasks.task(job, sheets, { date: stampOf(row), files: staged });
+    const as = { date: stampOf(row), files: staged, inks: takesInk(job), raster };
+    const task = await this.tasks.task(job, sheets, as);
     const { coverage } = await this.paint(here, task);
     const watch = {
       cancelled: () => here.then !== null,
@@ -80,12 +85,13 @@ export class MakingService {
       if (i >= row.printed) {
         here.progress = { what: "to the printer", done: i, of: staged.length };
         const name = `${fileName(job.name)} · ${id} · ${i + 1}`;
-        await this.printing.print({ address, name, path, format, paper: sheets[first]!.stock }, can, watch);
+        const paper = sheets[first]!.stock;
+        await this.printing.print({ address, name, path, kind, paper, setup: press.print }, can, watch);
         printed(i + 1);
       }
       first += count;
     }
-    return { state: "done", price: costOf(job, sheets, coverage) };
+    return { state: "done", price: costOf(job, sheets, coverage) * press.print.copies };
   }
 
   private async paint(here: Making, task: PaintTask): Promise<Painted> {
@@ -98,5 +104,8 @@ export class MakingService {
     }
   }
 }
+
+/** Whether the job’s printer asks money for ink. */
+const takesInk = ({ sheet }: Job): boolean => sheet.printer.price.ink > 0;
 
 const stampOf = ({ stamp, createdAt }: RunRow): number => (stamp ?? createdAt).getTime();

@@ -1,4 +1,5 @@
 import { stat, writeFile } from "node:fs/promises";
+import { coarse, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
   encodeSheet,
@@ -11,10 +12,14 @@ import {
   type OutputColour,
   type Watch,
 } from "@wide-quilt/painters";
+import { makeRaster } from "./raster.ts";
 import type { Painted, PaintTask } from "./task.ts";
 
 /** Quality of the picture that stands in for a file which is not shown as it is. */
 const PICTURE_QUALITY = 90;
+
+/** The longer side of the picture that the ink of a drawing is estimated by, in pixels. */
+const INK_SIDE = 480;
 
 /** Paints a task's files, each whole or not at all. */
 export async function paint(task: PaintTask, watch: Watch): Promise<Painted> {
@@ -28,6 +33,8 @@ export async function paint(task: PaintTask, watch: Watch): Promise<Painted> {
     await goOn(watch);
     const covered = await paintFile(sheets.slice(done, done + count), path, setup, own);
     if (covered !== null) painted.coverage.push(covered);
+    else if (task.inks) painted.coverage.push(...(await inksOf(sheets.slice(done, done + count), task, own)));
+    if (task.raster) await makeRaster(path, sheets[done]!.ppi, task.raster);
     done += count;
     if (files.length > 1) watch.progress?.({ what: "sheets", done, of: sheets.length });
   }
@@ -39,6 +46,16 @@ export async function paint(task: PaintTask, watch: Watch): Promise<Painted> {
   }
   painted.files = await Promise.all(files.map(async ({ path }) => ({ bytes: (await stat(path)).size })));
   return painted;
+}
+
+/** How much of each sheet of a drawing the inks cover, by a small picture of it. */
+async function inksOf(sheets: readonly SheetPlan[], task: PaintTask, watch: Watch): Promise<number[]> {
+  const covered: number[] = [];
+  for (const sheet of sheets) {
+    const small = coarse(sheet, INK_SIDE);
+    covered.push(coverage(await paintSheet(small, fileOf(task), watch, { medium: task.press.medium })));
+  }
+  return covered;
 }
 
 async function weighed(task: PaintTask, qualities: readonly number[], watch: Watch): Promise<number[]> {

@@ -2,7 +2,7 @@ import { createHash } from "node:crypto";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
-import { isDrawing, type Job, type SheetPlan } from "@wide-quilt/core";
+import { coarse, isDrawing, type Job } from "@wide-quilt/core";
 import { Cancelled } from "@wide-quilt/painters";
 import type { JpegSizes, Proof } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
@@ -42,17 +42,6 @@ const forSoftProof = (job: Job): Job => ({
   },
 });
 
-/** A sheet in no more pixels than a screen shows of it. */
-function coarse(plan: SheetPlan): SheetPlan {
-  const { width, height } = plan.pixels;
-  const scale = Math.min(1, SOFT_PROOF_SIDE / Math.max(width, height));
-  return {
-    ...plan,
-    ppi: plan.ppi * scale,
-    pixels: { width: Math.round(width * scale), height: Math.round(height * scale) },
-  };
-}
-
 /** Paints single sheets for the Press view. The same question is painted once. */
 @Injectable()
 export class ProofsService {
@@ -71,7 +60,7 @@ export class ProofsService {
     const sheets = this.tasks.sheets(job);
     const asked = sheets[sheet - 1];
     if (!asked) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
-    const plan = wide ? coarse(asked) : asked;
+    const plan = wide ? coarse(asked, SOFT_PROOF_SIDE) : asked;
     const { format } = job.press.file;
     const id = createHash("sha256")
       .update(JSON.stringify([plan, job.name, job.press]))

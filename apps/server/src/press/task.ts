@@ -1,3 +1,4 @@
+import type { RasterSpace } from "@wide-quilt/ipp";
 import type { Format, PhotoId, Press, SheetPlan } from "@wide-quilt/core";
 import type { Progress } from "@wide-quilt/painters";
 
@@ -16,13 +17,17 @@ export interface PaintTask {
   files: { path: string; sheets: number }[];
   /** Where an sRGB picture of the first sheet goes, for a file that a browser does not show as it is. */
   picture?: string;
+  /** What pixels mean in PWG raster, where files of pixels are made that for a printer; left out for files as they are. */
+  raster?: RasterSpace;
+  /** Whether the ink of drawings is estimated too; that of pixels always is. */
+  inks?: boolean;
   /** JPEG qualities that the first sheet is weighed at, instead of being written. */
   weigh?: number[];
 }
 
 export interface Painted {
   files: { bytes: number }[];
-  /** How much of each sheet of pixels the inks cover; drawings are not looked at. */
+  /** How much of each sheet the inks cover, as far as it was looked at. */
   coverage: number[];
   /** Bytes at the qualities that were asked for. */
   sizes: number[];

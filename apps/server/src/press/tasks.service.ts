@@ -66,7 +66,7 @@ export class TasksService {
   async task(
     job: Job,
     sheets: SheetPlan[],
-    as: Pick<PaintTask, "files" | "date" | "picture" | "weigh">,
+    as: Pick<PaintTask, "files" | "date" | "picture" | "weigh" | "inks" | "raster">,
   ): Promise<PaintTask> {
     const photos = sheets.flatMap(({ cells }) => cells.flatMap(({ paints }) => paints ?? []));
     const inks = sheets

@@ -2,17 +2,18 @@ import { readFile } from "node:fs/promises";
 import { setTimeout as wait } from "node:timers/promises";
 import { Injectable } from "@nestjs/common";
 import {
-  collection,
-  enumerated,
-  integer,
+  DOCUMENTS,
+  documentFor,
   PrinterClient,
   PrinterFault,
-  type Attributes,
+  type DocumentKind,
   type JobReport,
   type PrinterCan,
+  type RasterSpace,
 } from "@wide-quilt/ipp";
-import type { Format, Size } from "@wide-quilt/core";
+import type { Press, PrintSetup, Size } from "@wide-quilt/core";
 import { Cancelled } from "@wide-quilt/painters";
+import { templateOf } from "./template.ts";
 
 /** A document on its way to a printer. */
 export interface PrintAsked {
@@ -20,9 +21,10 @@ export interface PrintAsked {
   /** What it is called there; by this name it is found again, so that nothing is printed twice. */
   name: string;
   path: string;
-  format: Format;
+  kind: DocumentKind;
   /** The paper, upright. */
   paper: Size;
+  setup: PrintSetup;
 }
 
 /** How the sender hears of a print, and stops it. */
@@ -37,12 +39,7 @@ export interface PrintWatch {
 
 /** Milliseconds between two looks at a job. */
 const LOOK = 400;
-/** Sizes of paper that differ by less are the same, in hundredths of a millimetre. */
-const SAME_PAPER = 60;
-const HIGH_QUALITY = 5;
 const CAME_TO_NOTHING: ReadonlySet<JobReport["state"]> = new Set(["cancelled", "failed"]);
-
-const TYPES: Partial<Record<Format, string>> = { jpeg: "image/jpeg", pdf: "application/pdf" };
 
 /** Why a printer stands still, in words (keywords of PWG 5100.9 and RFC 8011, 5.4.12). */
 const REASONS: [RegExp, string][] = [
@@ -62,13 +59,24 @@ export class PrintingService {
     return new PrinterClient(address).can();
   }
 
-  /** The format that a printer is sent: the one asked for where it takes it. Throws PrinterFault. */
-  formatFor({ name, formats }: PrinterCan, asked: Format): Format {
-    const takes = (format: Format) => formats.includes(TYPES[format] ?? "");
-    const format = [asked, "pdf" as const, "jpeg" as const].find(takes);
-    if (format) return format;
+  /** What a printer is sent: what the job is written as where it takes that. Throws PrinterFault. */
+  kindFor(can: PrinterCan, { file }: Press): DocumentKind {
+    const kind = documentFor(can, file.format);
+    if (kind) return kind;
     throw new PrinterFault(
-      `${name} takes ${formats.join(", ")}, and neither JPEG nor PDF. Write files and print them by another way.`,
+      `${can.name} takes ${can.formats.join(", ")}, and neither JPEG nor PDF nor PWG raster. Write files and print them by another way.`,
+    );
+  }
+
+  /** What the pixels of a job mean in raster for a printer. Throws PrinterFault. */
+  rasterFor({ name, raster }: PrinterCan, { colour }: Press): RasterSpace {
+    const isOwn = colour !== null && colour.profile !== "srgb";
+    const space = isOwn
+      ? raster.find((one) => one === "rgb_8")
+      : (raster.find((one) => one === "srgb_8") ?? raster[0]);
+    if (space) return space;
+    throw new PrinterFault(
+      `${name} takes pixels in sRGB alone, and this job is written for another profile. Choose sRGB, or no colour management, under Colour.`,
     );
   }
 
@@ -82,9 +90,9 @@ export class PrintingService {
         ? before
         : await client.print(
             await readFile(asked.path),
-            TYPES[asked.format]!,
+            DOCUMENTS[asked.kind],
             asked.name,
-            templateOf(can, asked.paper),
+            templateOf(can, asked.paper, asked.setup),
           );
     for (;;) {
       if (report.state === "done") return watch.waits(null);
@@ -115,25 +123,3 @@ const failed = ({ name }: PrinterCan, { reasons }: JobReport): PrinterFault =>
   new PrinterFault(
     `${name} gave up on this print${reasons.length > 0 ? ` (${reasons.join(", ")})` : ""}. Nothing more was sent; try again.`,
   );
-
-/** What a job asks for beside its document: its paper, without any scaling of the printer's own, and its best quality. */
-function templateOf({ name, media }: PrinterCan, paper: Size): Attributes {
-  const [width, height] = [Math.round(paper.width / 10), Math.round(paper.height / 10)];
-  const near = (a: number, b: number) => Math.abs(a - b) <= SAME_PAPER;
-  const own = media.find((one) => near(one.width, width) && near(one.height, height));
-  if (!own && media.length > 0) {
-    const papers = [...new Set(media.map((one) => `${one.width / 100} × ${one.height / 100} mm`))];
-    throw new PrinterFault(
-      `${name} has no paper of ${width / 100} × ${height / 100} mm. It has ${papers.slice(0, 6).join(", ")}. Choose one of these in the ticket.`,
-    );
-  }
-  const size = {
-    "x-dimension": [integer(own?.width ?? width)],
-    "y-dimension": [integer(own?.height ?? height)],
-  };
-  return {
-    copies: [integer(1)],
-    "media-col": [collection({ "media-size": [collection(size)] })],
-    "print-quality": [enumerated(HIGH_QUALITY)],
-  };
-}

@@ -131,6 +131,18 @@ describe("undo", () => {
     expect(state().job!.ticket.gap).toBe(2000);
   });
 
+  it("goes step by step when it is asked for faster than the server answers, with edits made meanwhile", async () => {
+    const steps = [dispatch(step("undo")), dispatch(step("redo")), dispatch(step("undo"))];
+    await steps[0];
+    void dispatch(edit(gap(6)));
+    await Promise.all(steps);
+    await saved();
+    // Three steps and one lot, each on the version before it: nobody else changed anything.
+    expect(server.version).toBe(4);
+    expect(notices()).toEqual([]);
+    expect(server.lots.flat()).toHaveLength(1);
+  });
+
   it("shows the job as it is when another window changed it first", async () => {
     server.change(gap(4));
     await dispatch(step("undo"));

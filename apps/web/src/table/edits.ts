@@ -96,11 +96,15 @@ const findPacking =
     });
   };
 
+/** What is on its way to the server: one thing after the other, as each answer has the version that the next one needs. */
+let line: Promise<void> = Promise.resolve();
 let sending: Promise<void> | null = null;
+
+const inLine = (act: () => Promise<void>): Promise<void> => (line = line.then(act));
 
 /** Sends what is pending, one lot after the other; there is never more than one lot on its way. */
 const send = (): Thunk<Promise<void>> => (dispatch) =>
-  (sending ??= dispatch(sendAll()).finally(() => (sending = null)));
+  (sending ??= inLine(() => dispatch(sendAll()).finally(() => (sending = null))));
 
 const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   let silent = 0;
@@ -139,11 +143,18 @@ const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
 /** Waits until the server has everything. */
 export const settled = (): Thunk<Promise<void>> => (dispatch) => dispatch(send());
 
-/** Takes the last step back, or makes it again, once everything before it is saved. */
+/** Takes the last step back, or makes it again, once everything before it is saved, however fast it is asked for. */
 export const step =
   (way: "undo" | "redo"): Thunk<Promise<void>> =>
+  (dispatch) =>
+    inLine(async () => {
+      await dispatch(sendAll());
+      await dispatch(stepNow(way));
+    });
+
+const stepNow =
+  (way: "undo" | "redo"): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
-    await dispatch(send());
     const { id, version } = getState().openJob;
     if (id === null) return;
     try {

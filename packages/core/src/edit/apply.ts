@@ -107,14 +107,14 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
   }
 }
 
-/** A job for another printer; what the printer says nothing of stays. */
+/** A job for another printer; what the printer says nothing of stays, except kinds of paper of the one before. */
 function madeBy(job: Job, printer: Printer): Job {
   const { ppi, enlarged, bleed, colour, medium } = printer;
   const sheet = { ...job.sheet, printer: printerOfJob(printer), ppi, enlarged };
   return {
     ...job,
     sheet: bleed > 0 ? { ...sheet, bleed } : sheet,
-    press: { ...job.press, colour, medium },
+    press: { ...job.press, colour, medium, print: { ...job.press.print, type: null } },
   };
 }
 

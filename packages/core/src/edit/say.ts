@@ -114,4 +114,5 @@ const PARTS: Record<string, string> = {
   colour: "colours of the file",
   about: "what the file says",
   photoPpi: "ppi of photos",
+  print: "how it is printed",
 };

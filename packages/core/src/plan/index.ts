@@ -2,5 +2,6 @@ export type { CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./ty
 export { AWAY } from "./cellInk.ts";
 export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";
+export { coarse } from "./coarse.ts";
 export { layers } from "./layers.ts";
 export { around } from "./tilt.ts";

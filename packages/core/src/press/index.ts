@@ -3,6 +3,7 @@ export {
   INTENTS,
   isDrawing,
   MEDIA,
+  PRINT_QUALITIES,
   USUAL_PRESS,
   type About,
   type ColourSetup,
@@ -11,6 +12,7 @@ export {
   type Intent,
   type Medium,
   type Press,
+  type PrintSetup,
 } from "./schema.ts";
 export { sharpening, STRENGTHS, type Sharpening, type Strength } from "./sharpen.ts";
-export { costOf, inkOfSheet, type InkPrice } from "./ink.ts";
+export { costOf, inkOfPieces, inkOfSheet, inkOnPieces, type InkPrice } from "./ink.ts";

@@ -24,3 +24,20 @@ export const costOf = (job: Job, sheets: readonly SheetPlan[], coverage: readonl
     (sum, covered, i) => sum + inkOfSheet(job.sheet.printer.price, sheets[i]!.paper, covered),
     price(job, sheets).total,
   );
+
+/** The area of all finished pieces, in square micrometres. */
+const piecesArea = (sheets: readonly SheetPlan[]): number =>
+  sheets.reduce((sum, { cells }) => sum + cells.reduce((all, { finished }) => all + area(finished), 0), 0);
+
+/**
+ * How much ink a finished piece takes for its area, as one sheet’s coverage tells: what is printed beside the pieces is
+ * counted as theirs. 0 for a sheet without pieces.
+ */
+export function inkOnPieces(sheet: SheetPlan, coverage: number): number {
+  const pieces = piecesArea([sheet]);
+  return pieces === 0 ? 0 : (coverage * area(sheet.paper)) / pieces;
+}
+
+/** What the ink of all pieces on some sheets costs, about: the same pieces take the same ink on any paper. */
+export const inkOfPieces = ({ ink }: InkPrice, sheets: readonly SheetPlan[], onPieces: number): number =>
+  (ink * onPieces * piecesArea(sheets)) / UM2_PER_M2;

@@ -34,6 +34,25 @@ export const colourSchema = z.strictObject({
     .describe("Whether black is brought to the paper’s black (black-point compensation, ISO 18619)"),
 });
 
+/** How fine a printer prints (print-quality of RFC 8011, 5.2.13). */
+export const PRINT_QUALITIES = ["draft", "normal", "high"] as const;
+
+/** What a printer that is reached by IPP is asked for beside the sheets. */
+export const printSchema = z.strictObject({
+  copies: z
+    .int()
+    .min(1, "must be at least 1")
+    .max(999, "must be at most 999")
+    .describe("Prints of each sheet"),
+  type: z
+    .string()
+    .regex(/^[a-z0-9._-]{1,100}$/, "must be a keyword such as photographic-glossy")
+    .nullable()
+    .describe("The kind of paper as the printer names it (media-type of PWG 5100.7); null for what is in it"),
+  quality: z.enum(PRINT_QUALITIES),
+  grey: z.boolean().describe("Whether it prints in black alone"),
+});
+
 /** What stands in a file about itself. */
 export const aboutSchema = z.strictObject({
   title: z.string().max(200).describe("Title; the job’s name where it is empty"),
@@ -56,6 +75,7 @@ export const pressSchema = z.strictObject({
     .nullable()
     .describe("Photos of a PDF that have more are written at this; null leaves them as they are"),
   about: aboutSchema,
+  print: printSchema,
 });
 
 export type Format = (typeof FORMATS)[number];
@@ -64,6 +84,7 @@ export type Medium = (typeof MEDIA)[number];
 export type FileSetup = z.infer<typeof fileSchema>;
 export type ColourSetup = z.infer<typeof colourSchema>;
 export type About = z.infer<typeof aboutSchema>;
+export type PrintSetup = z.infer<typeof printSchema>;
 export type Press = z.infer<typeof pressSchema>;
 
 /** What a new job is written as until somebody says otherwise: what every shop takes. */
@@ -73,6 +94,7 @@ export const USUAL_PRESS: Press = {
   medium: "glossy",
   photoPpi: null,
   about: { title: "", creator: "", copyright: "", keepPlace: false },
+  print: { copies: 1, type: null, quality: "high", grey: false },
 };
 
 /** Formats that are drawn rather than made of pixels. */

@@ -11,7 +11,8 @@ import { AboutFields, SharpeningFields } from "./AboutFields.tsx";
 import { ColourFields } from "./ColourFields.tsx";
 import { FileFields } from "./FileFields.tsx";
 import { NamingFields } from "./NamingFields.tsx";
-import type { ProofState } from "./useProof.ts";
+import { PrintFields } from "./PrintFields.tsx";
+import type { ProofState } from "../../proofing/useProof.ts";
 import type { RunsState } from "./useRuns.ts";
 
 interface Props {
@@ -30,10 +31,11 @@ const USUAL: RunNaming = { start: 1, each: false, folder: "", overwrite: false }
 export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Props) {
   const [naming, setNaming] = useState<RunNaming>(USUAL);
   const { printers } = usePlaces();
-  const canPrint = printers.some(({ id, address }) => id === job.sheet.printer.id && address !== null);
+  const address = printers.find(({ id }) => id === job.sheet.printer.id)?.address ?? null;
   return (
     <section aria-label="How it is written" className="flex min-h-0 flex-col border-r border-line bg-chrome">
       <div className="flex min-h-0 grow flex-col gap-6 overflow-y-auto p-4">
+        {address !== null && <PrintFields job={job} sheets={sheets} address={address} />}
         <FileFields job={job} jobId={jobId} sheet={sheet} version={version} />
         <Facts job={job} sheets={sheets} proof={proof} />
         <ColourFields job={job} />
@@ -45,7 +47,7 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         <WriteButton
           sheets={sheets.length}
           onWrite={() => runs.write(naming)}
-          onPrint={canPrint ? () => runs.write({ ...naming, print: true }) : null}
+          onPrint={address !== null ? () => runs.write({ ...naming, print: true }) : null}
           printer={job.sheet.printer.name}
         />
         <p className="text-[12px] text-ink-2">

@@ -13,7 +13,7 @@ import { Gate } from "./Gate.tsx";
 import { HowCard } from "./HowCard.tsx";
 import { ProofPane, type Look } from "./ProofPane.tsx";
 import { RunsCard } from "./RunsCard.tsx";
-import { useProof } from "./useProof.ts";
+import { useProof } from "../../proofing/useProof.ts";
 import { useRuns } from "./useRuns.ts";
 
 /** What comes out: the true pixels and colours, the file, and what was written so far. */

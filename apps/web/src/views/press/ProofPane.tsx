@@ -7,7 +7,7 @@ import { Progress } from "../../ui/Progress.tsx";
 import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { useWords } from "../../words/words.ts";
-import type { ProofState } from "./useProof.ts";
+import type { ProofState } from "../../proofing/useProof.ts";
 import { useSoftProof } from "./useSoftProof.ts";
 
 /** What is shown: the file as it is written, or what it will look like printed. */

@@ -5,6 +5,7 @@ import type { PrinterCan } from "@wide-quilt/ipp";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { button } from "../../ui/button.ts";
+import { paperType, reasonsInWords } from "../../words/printer.ts";
 
 interface Props {
   printer: Printer;
@@ -48,16 +49,18 @@ export function AskPrinter({ printer: { address }, set }: Props) {
   );
 }
 
-function sayCan({ formats, media, types, copies, colour, reasons }: PrinterCan): string {
+function sayCan(can: PrinterCan): string {
+  const { formats, media, types, copies, colour } = can;
   const papers = [...new Set(media.map(({ width, height }) => `${width / 100} × ${height / 100} mm`))];
   const names = formats.filter((format) => !format.endsWith("octet-stream"));
+  const waits = reasonsInWords(can);
   return [
     colour ? "colour" : "black alone",
     `takes ${names.join(", ")}`,
     papers.length > 0 && `papers of ${papers.slice(0, 4).join(", ")}${papers.length > 4 ? " and more" : ""}`,
-    types.length > 0 && types.join(", "),
+    types.length > 0 && types.map((type) => paperType(type).toLowerCase()).join("; "),
     `up to ${copies} copies`,
-    reasons.length > 0 && `just now: ${reasons.join(", ")}`,
+    waits !== "" && `just now: ${waits}`,
   ]
     .filter(Boolean)
     .join("; ");

@@ -1,12 +1,24 @@
 import { useEffect, useMemo, useState } from "react";
 import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from "recharts";
-import { arrange, area, layOut, PAPERS, price as priceOf, type Job } from "@wide-quilt/core";
+import {
+  arrange,
+  area,
+  inkOfPieces,
+  inkOnPieces,
+  layOut,
+  PAPERS,
+  price as priceOf,
+  type Job,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useProof } from "../../../proofing/useProof.ts";
 import { edit } from "../../../table/edits.ts";
+import { selectSheets } from "../../../table/sheets.ts";
 import { comparing } from "../../../table/view.ts";
 import { OverPage } from "../../../ui/OverPage.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
-import { useWords } from "../../../words/words.ts";
+import { useMoney, useWords } from "../../../words/words.ts";
 
 type SheetPaper = Job["sheet"]["paper"];
 
@@ -33,7 +45,9 @@ export function ComparePapers({ job }: { job: Job }) {
   // Where each paper takes as many as fit on it, only the price of a piece can be compared.
   const price: Measure = job.ticket.kind === "copies" && job.ticket.copies === "fit" ? "perPiece" : "total";
   const [measure, setMeasure] = useState<Measure>(price);
-  const found = useComparison(job);
+  const money = useMoney();
+  const ink = useInk(job);
+  const found = useComparison(job, ink ?? 0);
   const fitting = useMemo(
     () => found.filter(({ sheets, whole }) => sheets > 0 && whole).sort((a, b) => a[measure] - b[measure]),
     [found, measure],
@@ -44,7 +58,11 @@ export function ComparePapers({ job }: { job: Job }) {
       <div className="mb-3 flex items-center justify-between gap-4">
         <p className="text-[13px] text-ink-2">
           This ticket on {fitting.length} papers
-          {found.length < PAPERS.length && ` (${found.length} of ${PAPERS.length} worked out)`}.
+          {found.length < PAPERS.length && ` (${found.length} of ${PAPERS.length} worked out)`}. Prices are of
+          paper
+          {job.sheet.printer.price.ink > 0 &&
+            (ink === null ? "; ink is being measured …" : " and of ink, about")}
+          .
         </p>
         <div className="w-72">
           <Segments<Measure>
@@ -116,8 +134,8 @@ export function ComparePapers({ job }: { job: Job }) {
                 <td className="measure text-right">{sheets}</td>
                 <td className="measure text-right">{pieces}</td>
                 <td className="measure text-right">{words.percent(waste)}</td>
-                <td className="measure text-right">{words.number(total, 2, 2)}</td>
-                <td className="measure text-right">{words.number(perPiece, 2, 3)}</td>
+                <td className="measure text-right">{money(total)}</td>
+                <td className="measure text-right">{money(perPiece)}</td>
                 <td className="text-right">
                   <button
                     type="button"
@@ -147,7 +165,7 @@ const NAMES: Record<Measure, string> = {
 };
 
 /** Works the papers out one after the other, so that the page goes on answering. */
-function useComparison(job: Job): readonly OnPaper[] {
+function useComparison(job: Job, ink: number): readonly OnPaper[] {
   const photos = useAppSelector((state) => state.openJob.photos);
   const [found, setFound] = useState<readonly OnPaper[]>([]);
   useEffect(() => {
@@ -158,7 +176,7 @@ function useComparison(job: Job): readonly OnPaper[] {
       const paper = { name: known.name, width: known.width, height: known.height };
       const ticket = job.ticket.kind === "mixed" ? { ...job.ticket, papers: [] } : job.ticket;
       const tried: Job = { ...job, ticket, sheet: { ...job.sheet, paper } };
-      const one = comparison(tried, paper, photos);
+      const one = comparison(tried, paper, photos, ink);
       setFound((before) => [...before.slice(0, index), one]);
       setTimeout(() => next(index + 1));
     };
@@ -166,14 +184,31 @@ function useComparison(job: Job): readonly OnPaper[] {
     return () => {
       stopped = true;
     };
-  }, [job, photos]);
+  }, [job, photos, ink]);
   return found;
 }
 
-function comparison(job: Job, paper: SheetPaper, photos: Parameters<typeof arrange>[1]): OnPaper {
+/** How much ink the pieces take, measured on the first sheet as it is now; null until it is known. */
+function useInk(job: Job): number | null {
+  const [first] = useAppSelector(selectSheets) as [SheetPlan?];
+  const { id, version } = useAppSelector(({ openJob }) => openJob);
+  const asks = job.sheet.printer.price.ink > 0 && first !== undefined;
+  const { shown, failure } = useProof(id ?? "", asks ? { sheet: 1, wide: true } : null, version);
+  if (failure !== null) return 0;
+  return first && shown?.coverage != null ? inkOnPieces(first, shown.coverage) : null;
+}
+
+function comparison(
+  job: Job,
+  paper: SheetPaper,
+  photos: Parameters<typeof arrange>[1],
+  onPieces: number,
+): OnPaper {
   const layout = layOut(job, photos);
   const sheets = arrange(job, photos, layout);
-  const { total, perPiece } = priceOf(job, sheets);
+  const ink = inkOfPieces(job.sheet.printer.price, sheets, onPieces);
+  const total = priceOf(job, sheets).total + ink;
+  const pieces = sheets.reduce((sum, { cells }) => sum + cells.length, 0);
   const used = sheets.reduce(
     (sum, { cells }) => sum + cells.reduce((all, { finished }) => all + area(finished), 0),
     0,
@@ -182,10 +217,10 @@ function comparison(job: Job, paper: SheetPaper, photos: Parameters<typeof arran
   return {
     paper,
     sheets: sheets.length,
-    pieces: sheets.reduce((sum, { cells }) => sum + cells.length, 0),
+    pieces,
     waste: bought === 0 ? 0 : Math.max(0, 1 - used / bought),
     total,
-    perPiece,
+    perPiece: pieces === 0 ? 0 : total / pieces,
     whole: (layout.sums.tooLarge ?? 0) === 0,
   };
 }

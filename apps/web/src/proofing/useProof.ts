@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Proof } from "@wide-quilt/server/contract";
-import { server } from "../../api/client.ts";
-import { sentenceOf } from "../../api/problem.ts";
+import { server } from "../api/client.ts";
+import { sentenceOf } from "../api/problem.ts";
 
 /** Milliseconds between two looks at how far a proof is. */
 const LOOK = 150;

@@ -1,0 +1,61 @@
+import {
+  collection,
+  enumerated,
+  integer,
+  keyword,
+  mediaOf,
+  PRINT_QUALITIES,
+  PrinterFault,
+  type Attributes,
+  type PrinterCan,
+} from "@wide-quilt/ipp";
+import type { PrintSetup, Size } from "@wide-quilt/core";
+
+const MONOCHROME = "monochrome";
+
+/**
+ * What a job asks for beside its document (RFC 8011, 5.2; PWG 5100.7): its paper, copies, quality and colour, and that
+ * nothing is scaled. Throws PrinterFault where the printer cannot do that; a quality that it does not know is left to it.
+ */
+export function templateOf(can: PrinterCan, paper: Size, setup: PrintSetup): Attributes {
+  const { name } = can;
+  const [width, height] = [Math.round(paper.width / 10), Math.round(paper.height / 10)];
+  const own = mediaOf(can, width, height);
+  if (!own && can.media.length > 0) {
+    const papers = [...new Set(can.media.map((one) => `${one.width / 100} × ${one.height / 100} mm`))];
+    throw new PrinterFault(
+      `${name} has no paper of ${width / 100} × ${height / 100} mm. It has ${papers.slice(0, 6).join(", ")}. Choose one of these in the ticket.`,
+    );
+  }
+  const { copies, type, quality, grey } = setup;
+  if (copies > can.copies) {
+    throw new PrinterFault(
+      `${name} prints at most ${can.copies} copies at a time, and ${copies} are asked for. Ask for fewer, more than once.`,
+    );
+  }
+  const types = own && own.types.length > 0 ? own.types : can.types;
+  if (type !== null && !types.includes(type)) {
+    throw new PrinterFault(
+      `${name} has no paper of the kind “${type}” in this size. Choose another under Printing.`,
+    );
+  }
+  if (grey && !can.grey) {
+    throw new PrinterFault(`${name} cannot be told to print in black alone. Take that off under Printing.`);
+  }
+  const size = {
+    "x-dimension": [integer(own?.width ?? width)],
+    "y-dimension": [integer(own?.height ?? height)],
+  };
+  return {
+    copies: [integer(copies)],
+    "media-col": [
+      collection({
+        "media-size": [collection(size)],
+        ...(type !== null && { "media-type": [keyword(type)] }),
+      }),
+    ],
+    ...(can.qualities.includes(quality) && { "print-quality": [enumerated(PRINT_QUALITIES[quality])] }),
+    ...(can.unscaled && { "print-scaling": [keyword("none")] }),
+    ...(grey && { "print-color-mode": [keyword(MONOCHROME)] }),
+  };
+}
