@@ -147,12 +147,13 @@ describe("files of the press", () => {
     while (proof.state === "painting") proof = (await client.ask<Proof>("GET", `/proofs/${proof.id}`)).body;
     // 4 × 6 in is 0.015 483 84 m².
     expect(run.price).toBeCloseTo(1 + 100 * proof.coverage! * 0.01548384, 6);
-    // Of a drawing a small picture is looked at: the same ink to a hundredth of it, on a sheet of eight.
+    // Of a drawing a small picture is looked at: the same ink to a twentieth even for a photo that is noise, which a
+    // small picture evens out.
     await client.press(id, { file: { ...USUAL_PRESS.file, format: "pdf" } });
     const drawn = await client.ended((await client.startRun(id)).body.id);
     expect(drawn.files[0]!.name).toMatch(/\.pdf$/);
-    expect(drawn.price! / run.price!).toBeGreaterThan(0.99);
-    expect(drawn.price! / run.price!).toBeLessThan(1.01);
+    expect(drawn.price! / run.price!).toBeGreaterThan(0.95);
+    expect(drawn.price! / run.price!).toBeLessThan(1.05);
     let wide = (await client.ask<Proof>("POST", `/jobs/${id}/proofs`, { sheet: 1, wide: true })).body;
     while (wide.state === "painting") wide = (await client.ask<Proof>("GET", `/proofs/${wide.id}`)).body;
     const picture = await fetch(`${server.address}/api/proofs/${wide.id}/picture`);

@@ -19,7 +19,7 @@ import type { Painted, PaintTask } from "./task.ts";
 const PICTURE_QUALITY = 90;
 
 /** The longer side of the picture that the ink of a drawing is estimated by, in pixels. */
-const INK_SIDE = 480;
+const INK_SIDE = 700;
 
 /** Paints a task's files, each whole or not at all. */
 export async function paint(task: PaintTask, watch: Watch): Promise<Painted> {

@@ -1,7 +1,7 @@
 import type { SheetPixels } from "./canvas.ts";
 
-/** Rows and columns between two pixels that are looked at: a print of any size is estimated in a moment. */
-const STEP = 4;
+/** Rows and columns that are looked at, about: a print of any size is estimated in a moment. */
+const LOOKED = 700;
 
 /**
  * How much of a sheet each ink covers, added up: 0 for bare paper, 1 for black all over. RGB is taken as a driver would
@@ -9,9 +9,10 @@ const STEP = 4;
  */
 export function coverage({ data, width, height, space }: SheetPixels): number {
   const { channels, most } = space;
+  const step = Math.max(1, Math.floor(Math.min(width, height) / LOOKED));
   let [sum, count] = [0, 0];
-  for (let y = 0; y < height; y += STEP) {
-    for (let x = 0; x < width; x += STEP) {
+  for (let y = 0; y < height; y += step) {
+    for (let x = 0; x < width; x += step) {
       const at = (y * width + x) * channels;
       count++;
       if (channels === 4) sum += data[at]! + data[at + 1]! + data[at + 2]! + data[at + 3]!;
