@@ -136,6 +136,63 @@ test("a JPEG within its bytes, with the curve of size against quality", async ({
   await expect(runs.getByText(/Even at quality 40 the file has/)).toBeVisible();
 });
 
+test("photos are sharpened for the paper as strongly as is asked, and not at all where nothing is", async ({
+  table: page,
+  folder,
+  server,
+}) => {
+  // A soft edge between two greys, 90 and 160, down the middle.
+  const edge = join(folder, "edge.png");
+  const greys = ["-size", "700x1800", "xc:rgb(90,90,90)", "xc:rgb(160,160,160)", "+append"];
+  measure("/usr/bin/convert", ...greys, "-blur", "0x3", edge);
+  await startCopies(page, edge);
+  await saved(page);
+  /** The darkest and the lightest grey of the first piece as it is written, and how far from grey any pixel is. */
+  const greysOf = (path: string) =>
+    measure(
+      "/usr/bin/convert",
+      path,
+      "-crop",
+      "300x400+80+100",
+      "-format",
+      "%[fx:round(255*minima)] %[fx:round(255*maxima)] %[fx:round(255*(maxima.r-maxima.b))]",
+      "info:",
+    )
+      .split(" ")
+      .map(Number);
+  const press = async () => {
+    await page.getByRole("link", { name: "Print or export" }).click();
+    await page.getByRole("radio", { name: /^PNG/ }).click();
+    const before = await written(page).count();
+    await page.getByRole("button", { name: "Write the file" }).click();
+    await expect(written(page)).toHaveCount(before + 1);
+    const name = await written(page).first().locator("b").innerText();
+    await page.getByRole("link", { name: "Back to the table" }).click();
+    return greysOf(join(server.data, "out", name));
+  };
+  const strengthen = async (strength: string) => {
+    await page
+      .getByRole("tab", { name: "Finish" })
+      .or(page.getByRole("radio", { name: "Finish" }))
+      .first()
+      .click();
+    await page.getByRole("button", { name: /^Sharpening/ }).click();
+    await page.getByRole("radio", { name: new RegExp(`^${strength}`) }).click();
+    await saved(page);
+  };
+  const [plainLeast, plainMost] = (await press()) as [number, number];
+  expect([plainLeast, plainMost]).toEqual([90, 160]);
+  await strengthen("High");
+  const [least, most, off] = (await press()) as [number, number, number];
+  expect(least).toBeLessThan(90);
+  expect(most).toBeGreaterThan(160);
+  expect(off).toBe(0);
+  await strengthen("Low");
+  const [low, up] = (await press()) as [number, number];
+  expect(up - low).toBeLessThan(most - least);
+  expect(up - low).toBeGreaterThan(70);
+});
+
 test("a ruler sheet measures a printer, and from then on its sheets come out true", async ({
   table: page,
   server,

@@ -63,7 +63,8 @@ export class ProofsService {
     const plan = wide ? coarse(asked, SOFT_PROOF_SIDE) : asked;
     const { format } = job.press.file;
     const id = createHash("sha256")
-      .update(JSON.stringify([plan, job.name, job.press]))
+      // How it is printed changes nothing of what is sent.
+      .update(JSON.stringify([plan, job.name, { ...job.press, print: null }]))
       .digest("hex")
       .slice(0, 32);
     const known = this.proofs.get(id);

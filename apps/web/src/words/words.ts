@@ -39,12 +39,21 @@ export function useWords(ppi = 300): Words {
   }, [unit, ppi]);
 }
 
-/** Writes money in the reader’s currency, rounded as that is: cents where it has them. */
-export function useMoney(): (value: number) => string {
+/**
+ * Writes money in the reader’s currency, rounded as that is: cents where it has them; what a single piece costs with a
+ * digit more where it is less than one of the currency, as hundreds of it are made.
+ */
+export function useMoney(): (value: number, of?: "piece") => string {
   const currency = useAppSelector((state) => state.preferences.currency);
   return useMemo(() => {
-    const format = new Intl.NumberFormat(LOCALE, { style: "currency", currency });
-    return (value) => format.format(value);
+    const usual = new Intl.NumberFormat(LOCALE, { style: "currency", currency });
+    const digits = (usual.resolvedOptions().maximumFractionDigits ?? 2) + 1;
+    const fine = new Intl.NumberFormat(LOCALE, {
+      style: "currency",
+      currency,
+      maximumFractionDigits: digits,
+    });
+    return (value, of) => (of === "piece" && value < 1 ? fine : usual).format(value);
   }, [currency]);
 }
 

@@ -1,18 +1,25 @@
+import { mm } from "@wide-quilt/core";
 import { CURRENCIES, preferred } from "../../app/preferences.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { button } from "../../ui/button.ts";
+import { LengthField } from "../../ui/LengthField.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
+import { useWords } from "../../words/words.ts";
 
 /** A bank card (ISO/IEC 7810 ID-1), in millimetres, and the corners it has. */
 const CARD = { width: 85.6, height: 53.98, corner: 3.18 };
 /** The card’s width on screen, in CSS millimetres, between which the slider goes. */
 const RANGE = { least: 45, most: 150 };
+/** What a ruler may say of the frame. */
+const RULER = { least: mm(20), most: mm(400) };
 
 /** True size on this screen, by a bank card held to it; and the currency of prices. */
 export function ScreenCard() {
   const dispatch = useAppDispatch();
   const scale = useAppSelector((state) => state.preferences.screenScale);
   const currency = useAppSelector((state) => state.preferences.currency);
+  const words = useWords();
+  // In CSS millimetres, of which the browser believes that they are true ones.
   const shown = CARD.width / scale;
   return (
     <>
@@ -21,8 +28,8 @@ export function ScreenCard() {
           True size on this screen
         </h2>
         <p className="mb-3 text-[12.5px] text-ink-2">
-          Hold a bank card to the frame and draw it until both are alike. “True size” on the table is then as
-          large as the print.
+          Hold a bank card to the frame and draw it until both are alike, or lay a ruler to it and type in how
+          wide it is. “True size” on the table is then as large as the print.
         </p>
         <div className="overflow-auto rounded-lg bg-table p-5">
           <div
@@ -48,6 +55,15 @@ export function ScreenCard() {
             onChange={({ target }) => dispatch(preferred({ screenScale: CARD.width / Number(target.value) }))}
           />
         </label>
+        <div className="mt-2">
+          <LengthField
+            label="Its width by a ruler"
+            value={mm(CARD.width)}
+            range={RULER}
+            words={words}
+            onChange={(measured) => dispatch(preferred({ screenScale: measured / 1000 / shown }))}
+          />
+        </div>
         {scale !== 1 && (
           <button
             type="button"

@@ -48,7 +48,7 @@ export function SumsLine() {
       </Sum>
       <Cuts />
       <Sum name="about">
-        {money(price.perSheet)} <span className="text-ink-2">a sheet,</span> {money(price.perPiece)}{" "}
+        {money(price.perSheet)} <span className="text-ink-2">a sheet,</span> {money(price.perPiece, "piece")}{" "}
         <span className="text-ink-2">a piece</span>
       </Sum>
       <Corrected />

@@ -135,7 +135,7 @@ export function ComparePapers({ job }: { job: Job }) {
                 <td className="measure text-right">{pieces}</td>
                 <td className="measure text-right">{words.percent(waste)}</td>
                 <td className="measure text-right">{money(total)}</td>
-                <td className="measure text-right">{money(perPiece)}</td>
+                <td className="measure text-right">{money(perPiece, "piece")}</td>
                 <td className="text-right">
                   <button
                     type="button"
