@@ -195,7 +195,8 @@ function useInk(job: Job): number | null {
   const asks = job.sheet.printer.price.ink > 0 && first !== undefined;
   const { shown, failure } = useProof(id ?? "", asks ? { sheet: 1, wide: true } : null, version);
   if (failure !== null) return 0;
-  return first && shown?.coverage != null ? inkOnPieces(first, shown.coverage) : null;
+  const coverage = shown?.coverage ?? null;
+  return first && coverage !== null ? inkOnPieces(first, coverage) : null;
 }
 
 function comparison(
