@@ -172,15 +172,25 @@ export class PrinterClient {
         },
       );
       asking.on("timeout", () => asking.destroy(new Error("it did not answer in time")));
-      asking.on("error", (error) =>
+      asking.on("error", (error: NodeJS.ErrnoException) =>
         fail(
-          `The printer at ${this.address} cannot be reached: ${error.message}. Is it switched on and in the same network?`,
+          `The printer at ${this.address} cannot be reached: ${UNREACHED[error.code ?? ""] ?? error.message}. Is it switched on and in the same network?`,
         ),
       );
       asking.end(body);
     });
   }
 }
+
+/** Why nothing answers, in words. */
+const UNREACHED: Record<string, string> = {
+  ECONNREFUSED: "nothing listens there",
+  ECONNRESET: "it broke off",
+  ENOTFOUND: "no machine of this name is known",
+  EHOSTUNREACH: "the machine does not answer",
+  ENETUNREACH: "there is no network to it",
+  ETIMEDOUT: "it did not answer in time",
+};
 
 function decodeAnswer(bytes: Buffer): Message {
   try {

@@ -26,7 +26,9 @@ export function PrinterRow({ printer, profiles, onEdit, onRemove }: Props) {
           {address !== null && `, at ${address}`}
         </p>
         <p className="measure text-[12px] text-ink-2">
-          {words.number(ppi, 0, 2)} ppi · {money(price.perSheet)} a sheet · {money(price.perSquareMetre)}/m²
+          {words.number(ppi, 0, 2)} ppi
+          {price.perSheet > 0 && ` · ${money(price.perSheet)} a sheet`}
+          {price.perSquareMetre > 0 && ` · ${money(price.perSquareMetre)}/m²`}
           {price.ink > 0 && ` · ink ${money(price.ink)}/m²`}
           {!isTrue(scale) &&
             ` · prints ${words.number(scale.across * 100, 2, 2)} % × ${words.number(scale.down * 100, 2, 2)} %`}
