@@ -8,10 +8,9 @@ let decoded: { address: string; pixels: Uint8ClampedArray; width: number; height
 
 addEventListener("message", ({ data }: MessageEvent<ProofingTask>) => {
   void prove(data).then(
-    (shown) => postMessage({ id: data.id, ...shown } satisfies ProofingAnswer),
+    (shown) => postMessage(shown satisfies ProofingAnswer),
     (error: unknown) =>
       postMessage({
-        id: data.id,
         failed: error instanceof Error ? error.message : String(error),
       } satisfies ProofingAnswer),
   );

@@ -39,8 +39,11 @@ export function named(hand: Hand): { name: string; turned: Quarters; lying: Hand
 }
 
 function nameOf({ width, height, cells }: Hand): string {
-  const places = cells.map((c) => `${c.x},${c.y},${c.width},${c.height}`).sort();
-  return `${width}×${height}:${places.join(";")}`;
+  let name = `${width}×${height}:`;
+  for (const c of [...cells].sort((a, b) => a.x - b.x || a.y - b.y)) {
+    name += `${c.x},${c.y},${c.width},${c.height};`;
+  }
+  return name;
 }
 
 /** Whether a piece in hand is a finished piece. */

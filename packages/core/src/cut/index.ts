@@ -1,4 +1,4 @@
 export { cutPlan, type AtStop, type CutPlan, type CutStep } from "./plan.ts";
 export { cutPlanCsv } from "./csv.ts";
-export { cutPlanOf } from "./ofSheet.ts";
+export { cutPlanOf, type CutSheet } from "./ofSheet.ts";
 export { nearestStraight } from "./nearest.ts";

@@ -1,13 +1,18 @@
 import { overlap } from "../geometry/index.ts";
 import { um } from "../length/index.ts";
-import type { SheetPlan } from "../plan/index.ts";
+import type { CellPlan, SheetPlan } from "../plan/index.ts";
 import { cutPlan, type CutPlan } from "./plan.ts";
+
+/** What of a sheet's plan decides its cuts. */
+export type CutSheet = Pick<SheetPlan, "paper" | "trim"> & {
+  cells: readonly Pick<CellPlan, "finished" | "angle">[];
+};
 
 /**
  * The cut plan of a sheet's plan. A finished sheet smaller than its paper is cut out when no cells are to be freed
  * from it: a collage or a page is one piece. Tilted cells cannot be cut straight.
  */
-export function cutPlanOf({ paper, trim, cells }: SheetPlan, whole = false): CutPlan {
+export function cutPlanOf({ paper, trim, cells }: CutSheet, whole = false): CutPlan {
   if (whole) return cutPlan(paper, [trim]);
   const tilted = cells.flatMap(({ angle }, i) => (angle === 0 ? [] : [i]));
   if (tilted.length > 0) return { ok: false, inTheWay: tilted };

@@ -1,9 +1,8 @@
 import { ArrowLeft, Download, Printer } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import {
   cutPlanCsv,
-  cutPlanOf,
   layoutArea,
   nearestStraight,
   type CutPlan,
@@ -15,6 +14,7 @@ import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
+import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { edit } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { noticed } from "../../table/view.ts";
@@ -36,7 +36,8 @@ function Cuts({ id, job }: { id: string; job: Job }) {
   const [number, setNumber] = useState(1);
   const [whole, setWhole] = useState(job.ticket.kind === "collage" && job.sheet.trim !== null);
   const sheet = sheets[Math.min(number, sheets.length) - 1];
-  const plan = useMemo(() => sheet && cutPlanOf(sheet, whole), [sheet, whole]);
+  const planned = useCutPlan(sheet ?? null, whole);
+  const plan = planned && planned.sheet === sheet && planned.whole === whole ? planned.plan : null;
   return (
     <div className="min-h-screen print:bg-white">
       <PageHead
@@ -96,9 +97,13 @@ function Cuts({ id, job }: { id: string; job: Job }) {
             Only cut the finished sheet out, not its cells
           </label>
         </div>
-        {!sheet || !plan ? (
+        {!sheet ? (
           <p className="py-16 text-center text-ink-2">
             There is no sheet to cut: nothing fits. The table says what mends it.
+          </p>
+        ) : !plan ? (
+          <p role="status" className="py-16 text-center text-ink-2">
+            Working out the cuts …
           </p>
         ) : plan.ok ? (
           <Steps job={job} sheet={sheet} plan={plan} />

@@ -1,14 +1,7 @@
-import { useEffect, useState, type ReactNode } from "react";
-import {
-  cutPlanOf,
-  isTrue,
-  type CutPlan,
-  type Edges,
-  type LayoutSums,
-  type SheetPlan,
-  type Um,
-} from "@wide-quilt/core";
+import type { ReactNode } from "react";
+import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
 import { useAppSelector } from "../../app/store.ts";
+import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { selectJob, selectSheet, selectSums } from "../../table/sheets.ts";
 import { useMoney, useWords, type Words } from "../../words/words.ts";
 
@@ -108,14 +101,9 @@ function Corrected() {
 function Cuts() {
   const sheet = useAppSelector(selectSheet);
   const held = useAppSelector((state) => state.openJob.held !== null);
-  const [shown, setShown] = useState<{ sheet: SheetPlan; plan: CutPlan } | null>(null);
-  useEffect(() => {
-    if (!sheet || held) return;
-    const soon = setTimeout(() => setShown({ sheet, plan: cutPlanOf(sheet) }), 120);
-    return () => clearTimeout(soon);
-  }, [sheet, held]);
-  if (!sheet || !shown) return null;
-  return <Sum name="cuts">{shown.plan.ok ? shown.plan.steps.length : "not possible"}</Sum>;
+  const planned = useCutPlan(held ? null : (sheet ?? null));
+  if (!sheet || !planned) return null;
+  return <Sum name="cuts">{planned.plan.ok ? planned.plan.steps.length : "not possible"}</Sum>;
 }
 
 function Sum({ name, children }: { name: string; children: ReactNode }) {

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
@@ -134,6 +134,9 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
     (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
     [scale],
   );
+  // A change is seen at once in the picture; what cells are chosen by follows a frame later, except in the hand.
+  const later = useDeferredValue(sheet);
+  const inHand = useAppSelector((state) => state.openJob.held !== null);
   const moves = useAppSelector((state) => state.openJob.held?.do === "shot");
   const apart = moves && isMovedApart(sheet);
   const [ready, setReady] = useState(false);
@@ -169,7 +172,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         </SheetPicture>
         <MarksPicture plan={sheet} className="pointer-events-none absolute inset-0 h-full w-full" />
         <Aids sheet={sheet} px={px} />
-        <Cells sheet={sheet} px={px} onBare={setDrop} />
+        <Cells sheet={inHand ? sheet : later} px={px} onBare={setDrop} />
         {isBare && (isFree ? <FirstCells empty={sheet.cells.length === 0} /> : <FirstPhotos />)}
         {rulers && <Rulers sheet={sheet} px={px} />}
         {cell && !several && <HeadGuides cell={cell} px={px} />}
