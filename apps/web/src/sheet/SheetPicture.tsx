@@ -93,13 +93,29 @@ export const SheetPicture = memo(function SheetPicture({
         ...sights.flatMap(({ key, photoId, picture, middle, look, cells: alike }) => {
           const { transform, width, height } = pictureAttributes(picture);
           const href = photo(photoId, Math.max(picture.placed.width, picture.placed.height));
+          const clip = `url(#${clipOf.get(key)})`;
+          const placeOf = (cell: CellPlan) => `${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y})`;
+          // Most photos are as they are and stand straight: of hundreds each is one element and nothing more.
+          if (look === null && picture.level === 0) {
+            return alike.map((cell) => (
+              <image
+                key={cell.key}
+                preserveAspectRatio="none"
+                clipPath={clip}
+                transform={`${placeOf(cell)} ${transform}`}
+                width={width}
+                height={height}
+                href={href}
+              />
+            ));
+          }
           return alike.map((cell) => (
             <CellImage
               key={cell.key}
               href={href}
               look={look}
-              clip={`url(#${clipOf.get(key)})`}
-              place={`${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y})`}
+              clip={clip}
+              place={placeOf(cell)}
               level={picture.level === 0 ? "" : `rotate(${picture.level} ${middle.x} ${middle.y}) `}
               transform={transform}
               width={width}
