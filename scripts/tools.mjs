@@ -13,6 +13,7 @@ const TOOLS = [
   ["/usr/bin/transicc", "liblcms2-utils"],
   ["/usr/bin/ipptool", "cups-ipp-utils"],
   ["/usr/bin/dbus-daemon", "dbus"],
+  ["/usr/bin/b3sum", "b3sum"],
 ];
 
 /** Installs the missing ones with apt; where that cannot be done, says in a sentence what to install. */

@@ -31,7 +31,7 @@ export async function benchBackground(): Promise<void> {
     const draw = (w: number, h: number) => portrait(person!, w, h, ROOMY);
     const path = join(folder, "sitter.jpg");
     writeFileSync(path, await renderPhoto({ name: "sitter.jpg", width, height, draw, exposure }));
-    const id = (await upload(server.address, path))[0]!.photos[0]!.id;
+    const id = (await upload(server.address, path))[0]!.id;
     const edits: JobEdit[] = [
       { do: "add photos", photos: [{ id, name: "sitter.jpg" }] },
       { do: "faces", faces: { [id]: headOf(person!, width, height, ROOMY) } },

@@ -17,7 +17,7 @@ export async function benchDrag(photo: string): Promise<void> {
   const server = await Server.start(mkdtempSync(join(tmpdir(), "wide-quilt-bench-")));
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
   try {
-    const id = (await upload(server.address, photo))[0]!.photos[0]!.id;
+    const id = (await upload(server.address, photo))[0]!.id;
     const start = async (copies: number, size: [number, number]) => {
       const a3 = paperById("a3");
       const edits: JobEdit[] = [

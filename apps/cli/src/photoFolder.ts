@@ -56,12 +56,7 @@ async function hashes(job: Job, folder: string): Promise<Map<string, string>> {
   if (bare && job.stash.every(({ name }) => files.includes(name))) return known;
   for (const name of files) {
     const path = join(folder, name);
-    known.set(
-      photoHash()
-        .update(await readFile(path))
-        .digest("hex"),
-      path,
-    );
+    known.set(photoHash(await readFile(path)), path);
   }
   return known;
 }

@@ -29,11 +29,11 @@ export interface PatternView {
   createdAt: string;
 }
 
-/** What became of the files of one upload: each is either kept or refused with a sentence. */
-export interface TakenIn {
-  photos: ({ id: string; name: string } & PhotoRecord)[];
-  refused: { name: string; why: string }[];
-}
+/** A photo that was taken in, by the name its file has. */
+export type TakenPhoto = { id: string; name: string } & PhotoRecord;
+
+/** What became of a photo file that was sent: kept, or refused with a sentence. */
+export type TakenIn = { photo: TakenPhoto } | { refused: { name: string; why: string } };
 
 /** A graphic that was kept, and what a person should know of it. */
 export interface GraphicView {

@@ -2,7 +2,7 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { freshJob, type FileSetup, type Job, type JobEdit, type Press } from "@wide-quilt/core";
-import type { JobView, ProblemBody, Run, RunNaming, TakenIn } from "../src/contract.ts";
+import type { JobView, ProblemBody, Run, RunNaming, TakenIn, TakenPhoto } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 
 export const testFolder = (): string => mkdtempSync(join(tmpdir(), "wide-quilt-server-"));
@@ -24,19 +24,35 @@ export class Client {
     headers: Record<string, string> = {},
   ): Promise<Answer<T>> {
     const form = body instanceof FormData;
+    const bytes = Buffer.isBuffer(body);
+    const type = { "Content-Type": bytes ? "application/octet-stream" : "application/json" };
     const response = await fetch(`${this.server.address}/api${path}`, {
       method,
-      headers: form || body === undefined ? headers : { "Content-Type": "application/json", ...headers },
-      body: form ? body : body === undefined ? undefined : JSON.stringify(body),
+      headers: form || body === undefined ? headers : { ...type, ...headers },
+      body: form
+        ? body
+        : bytes
+          ? new Uint8Array(body)
+          : body === undefined
+            ? undefined
+            : JSON.stringify(body),
     });
     const text = await response.text();
     return { status: response.status, body: (text === "" ? undefined : JSON.parse(text)) as T };
   }
 
-  upload(...files: { name: string; data: Buffer }[]): Promise<Answer<TakenIn>> {
-    const form = new FormData();
-    for (const { name, data } of files) form.append("photos", new Blob([new Uint8Array(data)]), name);
-    return this.ask("POST", "/photos", form);
+  /** Sends photo files, one after the other as pages do, and says what became of them all. */
+  async upload(...files: { name: string; data: Buffer }[]) {
+    const photos: TakenPhoto[] = [];
+    const refused: { name: string; why: string }[] = [];
+    let status = 0;
+    for (const { name, data } of files) {
+      const answer = await this.ask<TakenIn>("POST", `/photos?name=${encodeURIComponent(name)}`, data);
+      status = Math.max(status, answer.status);
+      if ("photo" in answer.body) photos.push(answer.body.photo);
+      else refused.push(answer.body.refused);
+    }
+    return { status, body: { photos, refused } };
   }
 
   async importJob(job: Partial<Job> = {}): Promise<JobView> {

@@ -4,7 +4,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Graphic } from "@wide-quilt/core";
-import type { GraphicView, JobView, ProblemBody, StyleView, TakenIn } from "../src/contract.ts";
+import type { GraphicView, JobView, ProblemBody, StyleView } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -118,7 +118,7 @@ describe("a HEIC photo over HTTP", () => {
     const [png, heic] = [join(folder, "phone.png"), join(folder, "phone.heic")];
     await flat("#0000c8", 320, 240).removeAlpha().png().toFile(png);
     execFileSync("/usr/bin/heif-enc", ["-q", "95", png, "-o", heic], { stdio: "ignore" });
-    const { body } = await send<TakenIn>("/photos", "photos", "phone.heic", readFileSync(heic));
+    const { body } = await client.upload({ name: "phone.heic", data: readFileSync(heic) });
     expect(body.refused).toEqual([]);
     const [photo] = body.photos;
     expect(photo).toMatchObject({ format: "heic", width: 320, height: 240 });
@@ -136,11 +136,11 @@ describe("a HEIC photo over HTTP", () => {
   it("that is damaged is refused by itself; the others of the batch are kept", async () => {
     const whole = readFileSync(join(folder, "phone.heic"));
     const cut = whole.subarray(0, Math.floor(whole.length * 0.7));
-    const form = new FormData();
-    form.append("photos", new Blob([new Uint8Array(cut)]), "cut.heic");
-    form.append("photos", new Blob([new Uint8Array(await flat("#112233").jpeg().toBuffer())]), "good.jpg");
-    const answer = await fetch(`${server.address}/api/photos`, { method: "POST", body: form });
-    const { photos, refused } = (await answer.json()) as TakenIn;
+    const { body } = await client.upload(
+      { name: "cut.heic", data: cut },
+      { name: "good.jpg", data: await flat("#112233").jpeg().toBuffer() },
+    );
+    const { photos, refused } = body;
     expect(photos.map(({ name }) => name)).toEqual(["good.jpg"]);
     expect(refused).toMatchObject([
       { name: "cut.heic", why: expect.stringMatching(/^(The HEIC file|This is not)/) },
@@ -150,12 +150,8 @@ describe("a HEIC photo over HTTP", () => {
 
 describe("files of a run over HTTP", () => {
   it("are named by a rule in a folder; what would leave it is a name like any other", async () => {
-    const { body: taken } = await send<TakenIn>(
-      "/photos",
-      "photos",
-      "gull.jpg",
-      await flat("#445566").jpeg().toBuffer(),
-    );
+    const data = await flat("#445566").jpeg().toBuffer();
+    const { body: taken } = await client.upload({ name: "gull.jpg", data });
     const started = await client.ask<JobView>("POST", "/jobs", {
       kind: "single",
       name: "Proofs",

@@ -26,7 +26,7 @@ export async function fillWithDemo(app: INestApplication, say: (line: string) =>
   const refs = await renderAll(async (jpeg, index) => {
     const path = join(folder.arriving, randomUUID());
     await writeFile(path, jpeg);
-    const hash = photoHash().update(jpeg).digest("hex");
+    const hash = photoHash(jpeg);
     const id = await photos.takeIn({ path, hash, tooLarge: false });
     await rm(path, { force: true });
     say(`  ${++done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);

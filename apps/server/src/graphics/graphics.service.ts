@@ -15,7 +15,7 @@ export class GraphicsService {
   async keep(bytes: Buffer, name: string): Promise<GraphicView> {
     try {
       const { file, proportion, said } = await takeGraphic(bytes);
-      const id = photoHash().update(file).digest("hex");
+      const id = photoHash(file);
       const path = this.folder.graphic(id);
       if (!existsSync(path)) await writeWhole(path, (to) => writeFile(to, file));
       return { id, name, proportion, said };

@@ -45,7 +45,7 @@ export class BackdropsService {
     const path = join(this.folder.arriving, randomUUID());
     try {
       await writeFile(path, jpeg);
-      const hash = photoHash().update(jpeg).digest("hex");
+      const hash = photoHash(jpeg);
       return await this.photos.takeIn({ path, hash, tooLarge: false });
     } finally {
       await rm(path, { force: true });

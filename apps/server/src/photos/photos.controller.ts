@@ -1,7 +1,7 @@
-import { Body, Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
-import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
+import { rm } from "node:fs/promises";
+import { Body, Controller, Get, Inject, Param, Post, Query, Req, Res } from "@nestjs/common";
+import { ApiBody, ApiConsumes, ApiOperation, ApiQuery, ApiTags } from "@nestjs/swagger";
 import type { Request, Response } from "express";
-import multer from "multer";
 import { BadPhoto, PREVIEW_SIZES } from "@wide-quilt/painters";
 import type { MadeBackdrop, TakenIn } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
@@ -9,52 +9,45 @@ import { Problem } from "../safety/problem.ts";
 import type { BackdropFill } from "@wide-quilt/core";
 import { MakeBackdrop } from "./backdrops.dto.ts";
 import { BackdropsService } from "./backdrops.service.ts";
-import { ArrivalStorage, type ArrivedFile } from "./arrival.ts";
-import { sentName } from "../web/sentName.ts";
+import { arrive } from "./arrival.ts";
 import { PhotosService } from "./photos.service.ts";
-
-/** Files in one request. */
-const MOST_FILES = 1000;
 
 @ApiTags("Photos")
 @Controller("api/photos")
 export class PhotosController {
-  private readonly receive;
-
   constructor(
     @Inject(PhotosService) private readonly photos: PhotosService,
     @Inject(BackdropsService) private readonly backdrops: BackdropsService,
-    @Inject(DataFolder) folder: DataFolder,
-  ) {
-    const storage = new ArrivalStorage(folder.arriving, (arrival) => photos.takeIn(arrival));
-    this.receive = multer({ storage, limits: { files: MOST_FILES } }).array("photos");
-  }
+    @Inject(DataFolder) private readonly folder: DataFolder,
+  ) {}
 
   @Post()
-  @ApiOperation({ summary: "Takes photos in, many at once; each is kept or refused on its own" })
-  @ApiConsumes("multipart/form-data")
-  @ApiBody({
-    schema: {
-      type: "object",
-      properties: { photos: { type: "array", items: { type: "string", format: "binary" } } },
-    },
+  @ApiOperation({
+    summary: "Takes a photo in, whatever its name says it is; it is kept, or refused with a sentence",
   })
-  async add(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<TakenIn> {
-    await new Promise<void>((resolve, reject) =>
-      this.receive(request, response, (error: unknown) => (error ? reject(notTaken(error)) : resolve())),
-    );
-    const taken: TakenIn = { photos: [], refused: [] };
-    for (const file of (request.files ?? []) as ArrivedFile<string>[]) {
-      const name = sentName(file);
-      try {
-        const id = await file.outcome;
-        taken.photos.push({ id, name, ...this.photos.record(id)! });
-      } catch (error) {
-        if (!(error instanceof BadPhoto)) throw error;
-        taken.refused.push({ name, why: error.message });
-      }
+  @ApiConsumes("application/octet-stream")
+  @ApiQuery({ name: "name", description: "The name of its file" })
+  @ApiBody({ schema: { type: "string", format: "binary" } })
+  async add(@Query("name") given: unknown, @Req() request: Request): Promise<TakenIn> {
+    if (!request.is("application/octet-stream")) {
+      throw new Problem(
+        415,
+        "bad-upload",
+        "Upload not understood",
+        "A photo is sent as the bytes of its file, of the kind application/octet-stream.",
+      );
     }
-    return taken;
+    const name = fileNameOf(given);
+    const arrival = await arrive(request, this.folder.arriving).catch(cutOff);
+    try {
+      const id = await this.photos.takeIn(arrival);
+      return { photo: { id, name, ...this.photos.record(id)! } };
+    } catch (error) {
+      if (error instanceof BadPhoto) return { refused: { name, why: error.message } };
+      throw error;
+    } finally {
+      await rm(arrival.path, { force: true });
+    }
   }
 
   @Post(":id/backdrop")
@@ -88,21 +81,18 @@ export class PhotosController {
   }
 }
 
-const notTaken = (error: unknown): unknown =>
-  error instanceof multer.MulterError
-    ? new Problem(
-        400,
-        "bad-upload",
-        "Upload not understood",
-        error.code === "LIMIT_FILE_COUNT"
-          ? `At most ${MOST_FILES} photos can come in one request. Send the others after these.`
-          : `The upload was not understood: ${error.message}. Nothing saved before is lost.`,
-      )
-    : error instanceof Error && /unexpected end|aborted|malformed/i.test(error.message)
-      ? new Problem(
-          400,
-          "upload-cut-off",
-          "Upload cut off",
-          "The upload was cut off. Drop the photos in again.",
-        )
-      : error;
+/** The last part of a name, as systems that send whole paths have it. */
+const fileNameOf = (given: unknown): string =>
+  ((typeof given === "string" && given.split(/[\\/]/).at(-1)) || "photo").slice(0, 255);
+
+/** An upload that ended before its end, which is nobody’s fault here. */
+function cutOff(error: unknown): never {
+  const code = (error as NodeJS.ErrnoException).code ?? "";
+  if (!["ECONNRESET", "ERR_STREAM_PREMATURE_CLOSE", "ABORT_ERR"].includes(code)) throw error;
+  throw new Problem(
+    400,
+    "upload-cut-off",
+    "Upload cut off",
+    "The upload was cut off. Drop the photos in again.",
+  );
+}

@@ -25,15 +25,19 @@ export interface SentEdit {
   edit: JobEdit;
 }
 
+/** A file as it is, without a form around it. */
+const BYTES = "application/octet-stream";
+
 async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const form = body instanceof FormData;
+  const file = body instanceof Blob;
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       signal,
-      headers: body === undefined || form ? undefined : { "Content-Type": "application/json" },
-      body: body === undefined ? undefined : form ? body : JSON.stringify(body),
+      headers: body === undefined || form ? undefined : { "Content-Type": file ? BYTES : "application/json" },
+      body: body === undefined ? undefined : form || file ? body : JSON.stringify(body),
     });
   } catch (error) {
     if (signal?.aborted) throw error;
@@ -74,11 +78,8 @@ export const server = {
     ask<PatternView>("PUT", `/patterns/${encodeURIComponent(id)}`, change),
   deletePattern: (id: string) => ask<void>("DELETE", `/patterns/${encodeURIComponent(id)}`),
   startFromPattern: (id: string) => ask<JobView>("POST", `/patterns/${encodeURIComponent(id)}/start`),
-  addPhotos: (files: readonly File[], signal: AbortSignal) => {
-    const form = new FormData();
-    for (const file of files) form.append("photos", file, file.name);
-    return ask<TakenIn>("POST", "/photos", form, signal);
-  },
+  addPhoto: (file: File, signal?: AbortSignal) =>
+    ask<TakenIn>("POST", `/photos?name=${encodeURIComponent(file.name)}`, file, signal),
   addGraphic: (file: File) => {
     const form = new FormData();
     form.append("graphic", file, file.name);

@@ -55,9 +55,9 @@ export function useCutout(
     setKeeping(true);
     try {
       const png = new File([await maskOf(strokes)], "mask.png", { type: "image/png" });
-      const taken = await server.addPhotos([png], new AbortController().signal);
-      const mask = taken.photos[0];
-      if (!mask) throw new NotReadable(taken.refused[0]?.why ?? "The mask was not taken in.");
+      const taken = await server.addPhoto(png);
+      if ("refused" in taken) throw new NotReadable(taken.refused.why);
+      const mask = taken.photo;
       const { id: made } = await server.makeBackdrop(photo, mask.id, fill);
       const backdrop: Backdrop = { strokes: [...strokes], fill, mask: mask.id, made };
       dispatch(edit({ do: "backdrops", backdrops: { [photo]: backdrop } }));

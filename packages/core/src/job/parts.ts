@@ -45,7 +45,7 @@ export const photoId = z
   .string()
   .min(1)
   .max(128)
-  .describe("SHA-512/256 of the photo file in hexadecimal, or any name unique in this file");
+  .describe("BLAKE3 of the photo file in hexadecimal, or any name unique in this file");
 
 export const paper = z
   .strictObject({

@@ -1,7 +1,21 @@
-import { createHash, type Hash } from "node:crypto";
+import { Blake3Hasher } from "@napi-rs/blake-hash";
 
 /**
- * The hash that a photo is known by: SHA-512/256 (FIPS 180-4, 6.7), which on 64-bit processors without special
- * instructions takes half the time of SHA-256. `openssl dgst -sha512-256 FILE` gives the same.
+ * The hash that a photo is known by, in hexadecimal: BLAKE3 of 256 bits (O’Connor et al. 2020), which takes a tenth of the
+ * time of SHA-2 and is no easier to fool. `b3sum FILE` gives the same.
  */
-export const photoHash = (): Hash => createHash("sha512-256");
+export class PhotoHash {
+  private readonly hasher = new Blake3Hasher();
+
+  update(bytes: Buffer): this {
+    this.hasher.update(bytes);
+    return this;
+  }
+
+  hex(): string {
+    return this.hasher.digest("hex");
+  }
+}
+
+/** The hash of a whole photo. */
+export const photoHash = (bytes: Buffer): string => new PhotoHash().update(bytes).hex();

@@ -2,7 +2,7 @@ export { withBackdrop } from "./backdrop.ts";
 export { BadPhoto } from "./badPhoto.ts";
 export type { PhotoFiles } from "./files.ts";
 export { developHeic } from "./heic.ts";
-export { photoHash } from "./hash.ts";
+export { PhotoHash, photoHash } from "./hash.ts";
 export { inspectPhoto } from "./inspect.ts";
 export { PHOTO_LIMITS } from "./limits.ts";
 export { makePreviews, PREVIEW_SIZES, type Previews, type PreviewSize } from "./previews.ts";

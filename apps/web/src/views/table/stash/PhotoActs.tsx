@@ -204,13 +204,15 @@ function ReplaceEverywhere({ photo }: { photo: PhotoRef }) {
   const replace = async ([file]: File[]) => {
     if (!file) return;
     try {
-      const { photos, refused } = await server.addPhotos([file], new AbortController().signal);
-      for (const { name, why } of refused) dispatch(noticed(`${name}: ${why}`, "wrong"));
-      for (const { id, name, ...record } of photos) {
-        dispatch(photosCame({ [id]: record }));
-        dispatch(edit({ do: "relink photo", photo: photo.id, to: { id, name } }));
-        dispatch(photoChosen(id));
+      const taken = await server.addPhoto(file);
+      if ("refused" in taken) {
+        dispatch(noticed(`${taken.refused.name}: ${taken.refused.why}`, "wrong"));
+        return;
       }
+      const { id, name, ...record } = taken.photo;
+      dispatch(photosCame({ [id]: record }));
+      dispatch(edit({ do: "relink photo", photo: photo.id, to: { id, name } }));
+      dispatch(photoChosen(id));
     } catch (error) {
       dispatch(noticed(sentenceOf(error), "wrong"));
     }

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { fromEvent } from "file-selector";
 import type { JobEdit, PhotoRef } from "@wide-quilt/core";
-import type { TakenIn } from "@wide-quilt/server/contract";
+import type { TakenIn, TakenPhoto } from "@wide-quilt/server/contract";
 import { server } from "../../../api/client.ts";
 import { sentenceOf } from "../../../api/problem.ts";
 import { store, useAppDispatch } from "../../../app/store.ts";
@@ -12,18 +12,20 @@ import { noticed } from "../../../table/view.ts";
 /** What a chooser of photo files shows; what they are is decided by their content. */
 export const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,.heic,.heif,image/*";
 
-/** Files in one request, so that the count moves and a cancel takes effect soon. */
-const LOT = 1;
 /** Milliseconds between two steps in which photos go into the job: with thousands each step is work. */
 const CALM = 200;
 /** Requests at a time, so that the next files come in while the last ones are looked at. */
 const LANES = 4;
 
+type Refused = Extract<TakenIn, { refused: unknown }>["refused"];
+
+const photoIn = (taken: TakenIn): TakenPhoto[] => ("photo" in taken ? [taken.photo] : []);
+
 /** Brings photo files into the job on the table: chosen, or dropped anywhere on the page. */
 export function useArrivals() {
   const dispatch = useAppDispatch();
   const [arriving, setArriving] = useState<{ done: number; of: number } | null>(null);
-  const [refused, setRefused] = useState<TakenIn["refused"]>([]);
+  const [refused, setRefused] = useState<Refused[]>([]);
   const abort = useRef<AbortController | null>(null);
 
   const bring = useCallback(
@@ -35,14 +37,11 @@ export function useArrivals() {
       const folders = new Map(files.map((file) => [file.name, folderOf(file)]));
       setArriving((now) => ({ done: now?.done ?? 0, of: (now?.of ?? 0) + files.length }));
       setRefused([]);
-      const lots = Array.from({ length: Math.ceil(files.length / LOT) }, (_, i) =>
-        files.slice(i * LOT, (i + 1) * LOT),
-      );
       // Cells are filled in the order of the files, so one that comes early waits for those before it.
       const come = new Map<number, TakenIn>();
       let next = 0;
       let nextIn = 0;
-      let ready: TakenIn["photos"] = [];
+      let ready: TakenPhoto[] = [];
       let last = 0;
       const putIn = () => {
         if (ready.length === 0 || store.getState().openJob.id !== jobId) return;
@@ -52,15 +51,14 @@ export function useArrivals() {
         last = performance.now();
       };
       const lane = async () => {
-        for (let index = next++; index < lots.length; index = next++) {
-          const lot = lots[index]!;
-          const taken = await server.addPhotos(lot, controller.signal);
-          setArriving((now) => now && { ...now, done: now.done + lot.length });
-          setRefused((before) => [...before, ...taken.refused]);
+        for (let index = next++; index < files.length; index = next++) {
+          const taken = await server.addPhoto(files[index]!, controller.signal);
+          setArriving((now) => now && { ...now, done: now.done + 1 });
+          if ("refused" in taken) setRefused((before) => [...before, taken.refused]);
           come.set(index, taken);
           for (let inTurn = come.get(nextIn); inTurn; inTurn = come.get(++nextIn)) {
             come.delete(nextIn);
-            ready.push(...inTurn.photos);
+            ready.push(...photoIn(inTurn));
           }
           if (performance.now() - last > CALM) putIn();
         }
@@ -68,11 +66,11 @@ export function useArrivals() {
       try {
         await Promise.all(Array.from({ length: LANES }, lane));
       } catch (error) {
-        next = lots.length;
+        next = files.length;
         if (!controller.signal.aborted) dispatch(noticed(sentenceOf(error), "wrong"));
       } finally {
         // What came after one that failed or was cancelled is here all the same.
-        for (const [, taken] of [...come].sort(([a], [b]) => a - b)) ready.push(...taken.photos);
+        for (const [, taken] of [...come].sort(([a], [b]) => a - b)) ready.push(...photoIn(taken));
         putIn();
         abort.current = null;
         setArriving(null);
@@ -92,7 +90,7 @@ export function useArrivals() {
 }
 
 /** New photos are added; one that has the name of a photo whose file is missing takes its place. */
-function editsFor(photos: TakenIn["photos"], folders: ReadonlyMap<string, string>): JobEdit[] {
+function editsFor(photos: readonly TakenPhoto[], folders: ReadonlyMap<string, string>): JobEdit[] {
   const { job, photos: here } = store.getState().openJob;
   const missing = new Map(job?.stash.filter(({ id }) => !(id in here)).map(({ id, name }) => [name, id]));
   const relinked: JobEdit[] = photos.flatMap(({ id, name }) => {
