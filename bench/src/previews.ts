@@ -6,7 +6,7 @@ import { Server } from "@wide-quilt/server/testing";
 import { alone, peakOf, report, type Measured } from "./measure.ts";
 import { upload } from "./upload.ts";
 
-const ROUNDS = 7;
+const ROUNDS = 15;
 const COUNT = 20;
 
 /** Twenty photos over HTTP until all their previews are there, beside a bare script over the same files. */
