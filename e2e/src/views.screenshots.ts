@@ -63,7 +63,7 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await part(page, "Papers").click();
   await page.getByText("Change the first paper").click();
   await page.getByRole("button", { name: /^Compare papers/ }).click();
-  await expect(page.getByText(/^This ticket on \d+ papers\.$/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^This ticket on \d+ papers\. Prices/)).toBeVisible({ timeout: 60_000 });
   await page.screenshot({ path: docs("papers") });
 
   await openJob(/^Open Document photos/);
