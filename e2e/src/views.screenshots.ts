@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { Server } from "@wide-quilt/server/testing";
-import { cell, expect, part, saved, test } from "./test.ts";
+import { cell, expect, part, saved, sum, test } from "./test.ts";
 
 const docs = (name: string) => fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url));
 
@@ -18,6 +18,7 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await cell(page, 3).click();
   await saved(page);
   await page.waitForLoadState("networkidle");
+  await expect(sum(page, "cuts")).toHaveText(/\d/);
   await page.screenshot({ path: docs("table") });
 
   await part(page, "Finished size").click();
@@ -54,6 +55,7 @@ test("one picture of each view, from the demo data", async ({ page }) => {
     await page.goto(server.address);
     await page.getByRole("link", { name }).first().click();
     await page.getByRole("region", { name: "Ticket" }).waitFor();
+    await expect(sum(page, "cuts")).not.toHaveText("…");
     await page.waitForLoadState("networkidle");
   };
   await openJob(/^Open Portrait sets/);

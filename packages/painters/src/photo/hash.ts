@@ -7,8 +7,8 @@ import { Blake3Hasher } from "@napi-rs/blake-hash";
 export class PhotoHash {
   private readonly hasher = new Blake3Hasher();
 
-  update(bytes: Buffer): this {
-    this.hasher.update(bytes);
+  update({ buffer, byteOffset, byteLength }: Uint8Array): this {
+    this.hasher.update(Buffer.from(buffer, byteOffset, byteLength));
     return this;
   }
 
@@ -18,4 +18,4 @@ export class PhotoHash {
 }
 
 /** The hash of a whole photo. */
-export const photoHash = (bytes: Buffer): string => new PhotoHash().update(bytes).hex();
+export const photoHash = (bytes: Uint8Array): string => new PhotoHash().update(bytes).hex();

@@ -102,8 +102,9 @@ function Cuts() {
   const sheet = useAppSelector(selectSheet);
   const held = useAppSelector((state) => state.openJob.held !== null);
   const planned = useCutPlan(held ? null : (sheet ?? null));
-  if (!sheet || !planned) return null;
-  return <Sum name="cuts">{planned.plan.ok ? planned.plan.steps.length : "not possible"}</Sum>;
+  if (!sheet) return null;
+  const { plan } = planned ?? {};
+  return <Sum name="cuts">{!plan ? "…" : plan.ok ? plan.steps.length : "not possible"}</Sum>;
 }
 
 function Sum({ name, children }: { name: string; children: ReactNode }) {
