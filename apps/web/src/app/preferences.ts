@@ -49,11 +49,9 @@ function stored(): Preferences {
         typeof kept.screenScale === "number" && kept.screenScale > 0.2 && kept.screenScale < 5
           ? kept.screenScale
           : usual.screenScale,
-      singleKeys: kept.singleKeys ?? usual.singleKeys,
+      singleKeys: typeof kept.singleKeys === "boolean" ? kept.singleKeys : usual.singleKeys,
       sizes: Array.isArray(kept.sizes) ? kept.sizes.filter(isSize) : usual.sizes,
-      packages: Array.isArray(kept.packages)
-        ? kept.packages.filter(({ name, pieces }) => typeof name === "string" && pieces.every(isSize))
-        : usual.packages,
+      packages: Array.isArray(kept.packages) ? kept.packages.filter(isPackage) : usual.packages,
       rules: Array.isArray(kept.rules)
         ? kept.rules.filter((rule) => documentRuleSchema.safeParse(rule).success)
         : usual.rules,
@@ -97,7 +95,12 @@ function currencyOf(locale: string): string {
 
 const isCurrency = (value: unknown): value is string => (CURRENCIES as readonly unknown[]).includes(value);
 
-const isSize = ({ width, height }: Size): boolean => Number.isInteger(width) && Number.isInteger(height);
+// What was kept may be of another version, or damaged: whatever is not as it should be is forgotten by itself.
+const isSize = (kept: Size | null): boolean =>
+  Number.isInteger(kept?.width) && Number.isInteger(kept?.height);
+
+const isPackage = (kept: PrintPackage | null): boolean =>
+  typeof kept?.name === "string" && Array.isArray(kept.pieces) && kept.pieces.every(isSize);
 
 export const preferences = createSlice({
   name: "preferences",
