@@ -9,6 +9,7 @@ import { Problem } from "../safety/problem.ts";
 import type { BackdropFill } from "@wide-quilt/core";
 import { MakeBackdrop } from "./backdrops.dto.ts";
 import { BackdropsService } from "./backdrops.service.ts";
+import { plainName } from "../web/sentName.ts";
 import { arrive } from "./arrival.ts";
 import { PhotosService } from "./photos.service.ts";
 
@@ -37,7 +38,7 @@ export class PhotosController {
         "A photo is sent as the bytes of its file, of the kind application/octet-stream.",
       );
     }
-    const name = fileNameOf(given);
+    const name = plainName(given);
     const arrival = await arrive(request, this.folder.arriving).catch(cutOff);
     try {
       const id = await this.photos.takeIn(arrival);
@@ -80,10 +81,6 @@ export class PhotosController {
     response.sendFile(path, { headers, dotfiles: "allow" });
   }
 }
-
-/** The last part of a name, as systems that send whole paths have it. */
-const fileNameOf = (given: unknown): string =>
-  ((typeof given === "string" && given.split(/[\\/]/).at(-1)) || "photo").slice(0, 255);
 
 /** An upload that ended before its end, which is nobody’s fault here. */
 function cutOff(error: unknown): never {
