@@ -71,6 +71,7 @@ function fingerprint() {
     }
   };
   for (const folder of ["packages", "apps", "demo", "devices"]) visit(join(ROOT, folder));
-  for (const file of ["package-lock.json", "tsconfig.base.json"]) hash.update(readFileSync(join(ROOT, file)));
+  for (const file of ["package-lock.json", "tsconfig.base.json", "vite.node.ts"])
+    hash.update(readFileSync(join(ROOT, file)));
   return hash.digest("hex");
 }

@@ -1,5 +1,5 @@
 import { PDFiumLibrary } from "@hyzyla/pdfium";
-import { decodeRaster } from "@wide-quilt/ipp";
+import { decodeRaster, DOCUMENTS } from "@wide-quilt/ipp";
 import sharp, { type Sharp } from "sharp";
 
 /** A page of what was sent, as pixels. */
@@ -15,8 +15,8 @@ const POINTS_PER_INCH = 72;
 
 /** The pages of a document; those of a PDF as they look at a printer’s resolution. */
 export async function pagesOf(document: Buffer, format: string, ppi: number): Promise<PagePicture[]> {
-  if (format === "application/pdf") return pdfPages(document, ppi);
-  if (format === "image/pwg-raster") {
+  if (format === DOCUMENTS.pdf) return pdfPages(document, ppi);
+  if (format === DOCUMENTS.raster) {
     return decodeRaster(document).map(({ width, height, data, space, ppi: own }) => ({
       picture: sharp(data, { raw: { width, height, channels: space === "sgray_8" ? 1 : 3 } }).toColourspace(
         "srgb",

@@ -1,9 +1,11 @@
 import {
   decode,
+  DOCUMENTS,
   encode,
   JOB_STATES,
   LANGUAGE,
   OPERATIONS,
+  PRINT_QUALITIES,
   STATUS,
   text,
   type Attributes,
@@ -225,15 +227,12 @@ function jobOf(machine: Machine, operation: Attributes): PrintJob {
   return job;
 }
 
-/** The quality that is printed in when nothing is said: normal (RFC 8011, 5.2.13). */
-const NORMAL = 4;
-
 /** Kinds of documents by how they begin, for those that come as bytes of any kind. */
-const MAGIC: Record<string, string> = { "%PDF": "application/pdf", RaS2: "image/pwg-raster" };
+const MAGIC: Record<string, string> = { "%PDF": DOCUMENTS.pdf, RaS2: DOCUMENTS.raster };
 
 function formatOf(model: Model, operation: Attributes, document: Buffer): string {
   const asked = said(operation, "document-format") ?? model.formats[0]!;
-  const sniffed = MAGIC[document.subarray(0, 4).toString("latin1")] ?? "image/jpeg";
+  const sniffed = MAGIC[document.subarray(0, 4).toString("latin1")] ?? DOCUMENTS.jpeg;
   const format = asked === "application/octet-stream" ? sniffed : asked;
   if (!model.formats.includes(format)) {
     throw new Refusal(STATUS.formatNotSupported, `${format} is not printed here`, {
@@ -273,7 +272,7 @@ function readJob(machine: Machine, { operation, job, document }: Asked) {
       .map((name): [string, Value[]] => [name, [{ as: "no-value" }]]),
   );
   if (copies < 1 || copies > model.copies) unsupported.copies = job.copies!;
-  const quality = figure(job, "print-quality") ?? NORMAL;
+  const quality = figure(job, "print-quality") ?? PRINT_QUALITIES.normal;
   if (!model.qualities.includes(quality)) unsupported["print-quality"] = job["print-quality"]!;
   const type = typeOf(job) ?? model.types[0]!;
   if (!model.types.includes(type)) unsupported["media-col"] = job["media-col"]!;

@@ -63,28 +63,29 @@ async function onPaper(
   grey: boolean,
 ): Promise<Buffer> {
   const size = { width: Math.round(width * scale), height: Math.round(height * scale) };
-  const before = (own: number, all: number) => Math.floor(Math.abs(all - own) / 2);
-  const kept = { width: Math.min(size.width, paper.width), height: Math.min(size.height, paper.height) };
-  const left = before(size.width, paper.width);
-  const top = before(size.height, paper.height);
+  const across = aboutMiddle(size.width, paper.width);
+  const down = aboutMiddle(size.height, paper.height);
   const sized = picture.flatten({ background: WHITE }).resize(size.width, size.height, { fit: "fill" });
   const { data, info } = await (grey ? sized.grayscale() : sized)
-    .extract({
-      left: size.width > paper.width ? left : 0,
-      top: size.height > paper.height ? top : 0,
-      ...kept,
-    })
+    .extract({ left: across.lost, width: across.kept, top: down.lost, height: down.kept })
     .raw()
     .toBuffer({ resolveWithObject: true });
-  const [x, y] = [kept.width < paper.width ? left : 0, kept.height < paper.height ? top : 0];
-  return sharp(data, { raw: { ...kept, channels: info.channels } })
+  const { width: w, height: h, channels } = info;
+  return sharp(data, { raw: { width: w, height: h, channels } })
     .extend({
-      left: x,
-      right: paper.width - kept.width - x,
-      top: y,
-      bottom: paper.height - kept.height - y,
+      left: across.before,
+      right: across.after,
+      top: down.before,
+      bottom: down.after,
       background: WHITE,
     })
     .png({ compressionLevel: 1 })
     .toBuffer();
+}
+
+/** Along one side: what of a page is lost at its beginning, what is kept, and the bare paper before and after that. */
+function aboutMiddle(own: number, paper: number) {
+  const kept = Math.min(own, paper);
+  const before = Math.floor((paper - kept) / 2);
+  return { lost: Math.floor((own - kept) / 2), kept, before, after: paper - kept - before };
 }

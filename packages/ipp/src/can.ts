@@ -64,6 +64,16 @@ export const mediaOf = ({ media }: PrinterCan, width: number, height: number): M
     (one) => Math.abs(one.width - width) <= SAME_PAPER && Math.abs(one.height - height) <= SAME_PAPER,
   );
 
+/** The kinds of paper that a printer has in a size; those of any size where it says nothing of this one. */
+export function typesOf(can: PrinterCan, media: Media | undefined): string[] {
+  return media && media.types.length > 0 ? media.types : can.types;
+}
+
+/** The sizes of paper that a printer has, each once, in words. */
+export const sizesOf = ({ media }: PrinterCan): string[] => [
+  ...new Set(media.map(({ width, height }) => `${width / 100} × ${height / 100} mm`)),
+];
+
 /** Reads what a printer answered (RFC 8011, 5.4; PWG 5100.7). */
 export function canOf(attributes: Attributes): PrinterCan {
   const textsOf = (name: string) => strings(attributes[name]);

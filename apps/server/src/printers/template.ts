@@ -6,6 +6,8 @@ import {
   mediaOf,
   PRINT_QUALITIES,
   PrinterFault,
+  sizesOf,
+  typesOf,
   type Attributes,
   type PrinterCan,
 } from "@wide-quilt/ipp";
@@ -22,9 +24,8 @@ export function templateOf(can: PrinterCan, paper: Size, setup: PrintSetup): Att
   const [width, height] = [Math.round(paper.width / 10), Math.round(paper.height / 10)];
   const own = mediaOf(can, width, height);
   if (!own && can.media.length > 0) {
-    const papers = [...new Set(can.media.map((one) => `${one.width / 100} × ${one.height / 100} mm`))];
     throw new PrinterFault(
-      `${name} has no paper of ${width / 100} × ${height / 100} mm. It has ${papers.slice(0, 6).join(", ")}. Choose one of these in the ticket.`,
+      `${name} has no paper of ${width / 100} × ${height / 100} mm. It has ${sizesOf(can).slice(0, 6).join(", ")}. Choose one of these in the ticket.`,
     );
   }
   const { copies, type, quality, grey } = setup;
@@ -33,8 +34,7 @@ export function templateOf(can: PrinterCan, paper: Size, setup: PrintSetup): Att
       `${name} prints at most ${can.copies} copies at a time, and ${copies} are asked for. Ask for fewer, more than once.`,
     );
   }
-  const types = own && own.types.length > 0 ? own.types : can.types;
-  if (type !== null && !types.includes(type)) {
+  if (type !== null && !typesOf(can, own).includes(type)) {
     throw new PrinterFault(
       `${name} has no paper of the kind “${type}” in this size. Choose another under Printing.`,
     );

@@ -28,16 +28,21 @@ export interface SentEdit {
 /** A file as it is, without a form around it. */
 const BYTES = "application/octet-stream";
 
+/** A body as it goes out, and what it says it is; a form says that by itself. */
+function sent(body: unknown): Pick<RequestInit, "headers" | "body"> {
+  if (body === undefined) return {};
+  if (body instanceof FormData) return { body };
+  if (body instanceof Blob) return { headers: { "Content-Type": BYTES }, body };
+  return { headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) };
+}
+
 async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
-  const form = body instanceof FormData;
-  const file = body instanceof Blob;
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       signal,
-      headers: body === undefined || form ? undefined : { "Content-Type": file ? BYTES : "application/json" },
-      body: body === undefined ? undefined : form || file ? body : JSON.stringify(body),
+      ...sent(body),
     });
   } catch (error) {
     if (signal?.aborted) throw error;

@@ -100,7 +100,7 @@ const findPacking =
 let line: Promise<void> = Promise.resolve();
 let sending: Promise<void> | null = null;
 
-const inLine = (act: () => Promise<void>): Promise<void> => (line = line.then(act));
+const inLine = (act: () => Promise<void>): Promise<void> => (line = line.then(act, act));
 
 /** Sends what is pending, one lot after the other; there is never more than one lot on its way. */
 const send = (): Thunk<Promise<void>> => (dispatch) =>

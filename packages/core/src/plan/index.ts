@@ -3,5 +3,6 @@ export { AWAY } from "./cellInk.ts";
 export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";
 export { coarse } from "./coarse.ts";
+export { piecesArea } from "./piecesArea.ts";
 export { layers } from "./layers.ts";
 export { around } from "./tilt.ts";

@@ -1,6 +1,6 @@
 import { area, type Size } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
-import type { SheetPlan } from "../plan/index.ts";
+import { piecesArea, type SheetPlan } from "../plan/index.ts";
 import { price } from "../price/index.ts";
 
 /** What printing with ink costs. */
@@ -24,10 +24,6 @@ export const costOf = (job: Job, sheets: readonly SheetPlan[], coverage: readonl
     (sum, covered, i) => sum + inkOfSheet(job.sheet.printer.price, sheets[i]!.paper, covered),
     price(job, sheets).total,
   );
-
-/** The area of all finished pieces, in square micrometres. */
-const piecesArea = (sheets: readonly SheetPlan[]): number =>
-  sheets.reduce((sum, { cells }) => sum + cells.reduce((all, { finished }) => all + area(finished), 0), 0);
 
 /**
  * How much ink a finished piece takes for its area, as one sheet’s coverage tells: what is printed beside the pieces is

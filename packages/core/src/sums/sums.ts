@@ -2,7 +2,7 @@ import { area, bottom, right, type Edges } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout, type LayoutSums } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
-import type { Photos, SheetPlan } from "../plan/index.ts";
+import { piecesArea, type Photos, type SheetPlan } from "../plan/index.ts";
 import { around } from "../plan/tilt.ts";
 import { price, type Price } from "../price/index.ts";
 
@@ -27,12 +27,11 @@ export function sums(
   layout: Layout = layOut(job, photos),
 ): Sums {
   const first = fullest(sheets);
-  const finished = sheets.reduce((sum, s) => sum + s.cells.reduce((all, c) => all + area(c.finished), 0), 0);
   const paper = sheets.reduce((sum, s) => sum + area(s.paper), 0);
   return {
     layout: layout.sums,
     sheets: sheets.length,
-    used: paper === 0 ? 0 : finished / paper,
+    used: paper === 0 ? 0 : piecesArea(sheets) / paper,
     leftOver: first ? leftOver(first) : { top: um(0), right: um(0), bottom: um(0), left: um(0) },
     pixels: first?.pixels ?? { width: 0, height: 0 },
     price: price(job, sheets),

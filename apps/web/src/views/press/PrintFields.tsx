@@ -1,7 +1,7 @@
 import { CircleCheck, OctagonAlert, RotateCw, TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import { price, type Job, type PrintSetup, type SheetPlan } from "@wide-quilt/core";
-import { documentFor, mediaOf, type PrinterCan } from "@wide-quilt/ipp/can";
+import { documentFor, mediaOf, sizesOf, typesOf, type PrinterCan } from "@wide-quilt/ipp/can";
 import { useAppDispatch } from "../../app/store.ts";
 import { usePrinterCan } from "../../places/usePrinterCan.ts";
 import { edit } from "../../table/edits.ts";
@@ -31,14 +31,15 @@ const ANY = "";
 /** What the job’s printer can do, and what of it is wanted: only what it offers is asked. */
 export function PrintFields({ job, sheets, address }: Props) {
   const { can, why, again } = usePrinterCan(address);
+  const paper = sheets[0]?.stock ?? job.sheet.paper;
   return (
     <section aria-label="Printing" className="flex flex-col gap-2.5">
       <h2 className="text-[13px] font-semibold">Printing</h2>
       {can ? (
         <>
           <Ready can={can} again={again} />
-          <Wishes job={job} can={can} paper={sheets[0]?.stock ?? job.sheet.paper} />
-          <Fits job={job} can={can} sheets={sheets} />
+          <Wishes job={job} can={can} paper={paper} />
+          <Fits job={job} can={can} paper={paper} sheets={sheets} />
         </>
       ) : (
         <div role="status" className="flex flex-col gap-2 text-[12.5px] text-ink-2">
@@ -91,12 +92,19 @@ function Line({ icon, children }: { icon: ReactNode; children: ReactNode }) {
   );
 }
 
-function Wishes({ job, can, paper }: { job: Job; can: PrinterCan; paper: SheetPlan["stock"] }) {
+interface OfPrinter {
+  job: Job;
+  can: PrinterCan;
+  /** The paper of its sheets, upright. */
+  paper: SheetPlan["stock"];
+}
+
+function Wishes({ job, can, paper }: OfPrinter) {
   const { press, set } = usePress(job);
   const { print } = press;
   const setPrint = (change: Partial<PrintSetup>, gesture?: string) =>
     set({ print: { ...print, ...change } }, gesture);
-  const types = mediaOf(can, paper.width / 10, paper.height / 10)?.types ?? can.types;
+  const types = typesOf(can, mediaOf(can, paper.width / 10, paper.height / 10));
   return (
     <>
       <NumberField
@@ -137,13 +145,12 @@ function Wishes({ job, can, paper }: { job: Job; can: PrinterCan; paper: SheetPl
 }
 
 /** How the sheets suit the printer: its papers, its resolution, what it is sent, and what all copies come to. */
-function Fits({ job, can, sheets }: { job: Job; can: PrinterCan; sheets: readonly SheetPlan[] }) {
+function Fits({ job, can, paper, sheets }: OfPrinter & { sheets: readonly SheetPlan[] }) {
   const dispatch = useAppDispatch();
   const money = useMoney();
-  const { ppi, paper } = job.sheet;
+  const { ppi } = job.sheet;
   const words = useWords(ppi);
-  const { width, height } = sheets[0]?.stock ?? paper;
-  const media = mediaOf(can, width / 10, height / 10);
+  const media = mediaOf(can, paper.width / 10, paper.height / 10);
   const kind = documentFor(can, job.press.file.format);
   const [own] = can.resolutions;
   const { copies } = job.press.print;
@@ -152,8 +159,7 @@ function Fits({ job, can, sheets }: { job: Job; can: PrinterCan; sheets: readonl
     <>
       {!media && can.media.length > 0 && (
         <Line icon={WRONG}>
-          It has no paper of {words.size({ width, height })}. It has{" "}
-          {[...new Set(can.media.map((one) => `${one.width / 100} × ${one.height / 100} mm`))].join(", ")}.
+          It has no paper of {words.size(paper)}. It has {sizesOf(can).join(", ")}.
         </Line>
       )}
       {own !== undefined && !can.resolutions.includes(ppi) && (

@@ -1,7 +1,7 @@
 import { Radar } from "lucide-react";
 import { useState } from "react";
 import { um, type Printer, type Um } from "@wide-quilt/core";
-import type { PrinterCan } from "@wide-quilt/ipp";
+import { sizesOf, type PrinterCan } from "@wide-quilt/ipp/can";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { button } from "../../ui/button.ts";
@@ -50,8 +50,8 @@ export function AskPrinter({ printer: { address }, set }: Props) {
 }
 
 function sayCan(can: PrinterCan): string {
-  const { formats, media, types, copies, colour } = can;
-  const papers = [...new Set(media.map(({ width, height }) => `${width / 100} × ${height / 100} mm`))];
+  const { formats, types, copies, colour } = can;
+  const papers = sizesOf(can);
   const names = formats.filter((format) => !format.endsWith("octet-stream"));
   const waits = reasonsInWords(can);
   return [

@@ -2,12 +2,11 @@ import { useEffect, useMemo, useState } from "react";
 import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from "recharts";
 import {
   arrange,
-  area,
   inkOfPieces,
   inkOnPieces,
   layOut,
   PAPERS,
-  price as priceOf,
+  sums,
   type Job,
   type SheetPlan,
 } from "@wide-quilt/core";
@@ -29,8 +28,9 @@ interface OnPaper {
   pieces: number;
   /** Share of the paper that is not finished pieces, 0…1. */
   waste: number;
-  total: number;
-  perPiece: number;
+  paperPrice: number;
+  /** What the ink costs where one ink covers all pieces. */
+  inkWhereCovered: number;
   /** Whether all pieces that are asked for are on the sheets. */
   whole: boolean;
 }
@@ -47,10 +47,14 @@ export function ComparePapers({ job }: { job: Job }) {
   const [measure, setMeasure] = useState<Measure>(price);
   const money = useMoney();
   const ink = useInk(job);
-  const found = useComparison(job, ink ?? 0);
+  const found = useComparison(job);
   const fitting = useMemo(
-    () => found.filter(({ sheets, whole }) => sheets > 0 && whole).sort((a, b) => a[measure] - b[measure]),
-    [found, measure],
+    () =>
+      found
+        .filter(({ sheets, whole }) => sheets > 0 && whole)
+        .map((one) => priced(one, ink.onPieces ?? 0))
+        .sort((a, b) => a[measure] - b[measure]),
+    [found, measure, ink.onPieces],
   );
   const shown = fitting.slice(0, 12);
   return (
@@ -60,9 +64,7 @@ export function ComparePapers({ job }: { job: Job }) {
           This ticket on {fitting.length} papers
           {found.length < PAPERS.length && ` (${found.length} of ${PAPERS.length} worked out)`}. Prices are of
           paper
-          {job.sheet.printer.price.ink > 0 &&
-            (ink === null ? "; ink is being measured …" : " and of ink, about")}
-          .
+          {ink.said}.
         </p>
         <div className="w-72">
           <Segments<Measure>
@@ -165,7 +167,7 @@ const NAMES: Record<Measure, string> = {
 };
 
 /** Works the papers out one after the other, so that the page goes on answering. */
-function useComparison(job: Job, ink: number): readonly OnPaper[] {
+function useComparison(job: Job): readonly OnPaper[] {
   const photos = useAppSelector((state) => state.openJob.photos);
   const [found, setFound] = useState<readonly OnPaper[]>([]);
   useEffect(() => {
@@ -176,7 +178,7 @@ function useComparison(job: Job, ink: number): readonly OnPaper[] {
       const paper = { name: known.name, width: known.width, height: known.height };
       const ticket = job.ticket.kind === "mixed" ? { ...job.ticket, papers: [] } : job.ticket;
       const tried: Job = { ...job, ticket, sheet: { ...job.sheet, paper } };
-      const one = comparison(tried, paper, photos, ink);
+      const one = comparison(tried, paper, photos);
       setFound((before) => [...before.slice(0, index), one]);
       setTimeout(() => next(index + 1));
     };
@@ -184,44 +186,41 @@ function useComparison(job: Job, ink: number): readonly OnPaper[] {
     return () => {
       stopped = true;
     };
-  }, [job, photos, ink]);
+  }, [job, photos]);
   return found;
 }
 
-/** How much ink the pieces take, measured on the first sheet as it is now; null until it is known. */
-function useInk(job: Job): number | null {
+/** How much ink the pieces take, measured on the first sheet as it is now, and what is to be said of it. */
+function useInk(job: Job): { onPieces: number | null; said: string } {
   const [first] = useAppSelector(selectSheets) as [SheetPlan?];
   const { id, version } = useAppSelector(({ openJob }) => openJob);
   const asks = job.sheet.printer.price.ink > 0 && first !== undefined;
   const { shown, failure } = useProof(id ?? "", asks ? { sheet: 1, wide: true } : null, version);
-  if (failure !== null) return 0;
+  if (!asks) return { onPieces: null, said: "" };
+  if (failure !== null) return { onPieces: null, said: "; ink could not be measured" };
   const coverage = shown?.coverage ?? null;
-  return first && coverage !== null ? inkOnPieces(first, coverage) : null;
+  return coverage === null
+    ? { onPieces: null, said: "; ink is being measured …" }
+    : { onPieces: inkOnPieces(first, coverage), said: " and of ink, about" };
 }
 
-function comparison(
-  job: Job,
-  paper: SheetPaper,
-  photos: Parameters<typeof arrange>[1],
-  onPieces: number,
-): OnPaper {
+function comparison(job: Job, paper: SheetPaper, photos: Parameters<typeof arrange>[1]): OnPaper {
   const layout = layOut(job, photos);
   const sheets = arrange(job, photos, layout);
-  const ink = inkOfPieces(job.sheet.printer.price, sheets, onPieces);
-  const total = priceOf(job, sheets).total + ink;
-  const pieces = sheets.reduce((sum, { cells }) => sum + cells.length, 0);
-  const used = sheets.reduce(
-    (sum, { cells }) => sum + cells.reduce((all, { finished }) => all + area(finished), 0),
-    0,
-  );
-  const bought = sheets.reduce((sum, sheet) => sum + area(sheet.paper), 0);
+  const { used, price } = sums(job, photos, sheets, layout);
   return {
     paper,
     sheets: sheets.length,
-    pieces,
-    waste: bought === 0 ? 0 : Math.max(0, 1 - used / bought),
-    total,
-    perPiece: pieces === 0 ? 0 : total / pieces,
+    pieces: sheets.reduce((sum, { cells }) => sum + cells.length, 0),
+    waste: Math.max(0, 1 - used),
+    paperPrice: price.total,
+    inkWhereCovered: inkOfPieces(job.sheet.printer.price, sheets, 1),
     whole: (layout.sums.tooLarge ?? 0) === 0,
   };
+}
+
+/** The same with what it comes to, where pieces take so much ink. */
+function priced(one: OnPaper, ink: number) {
+  const total = one.paperPrice + one.inkWhereCovered * ink;
+  return { ...one, total, perPiece: one.pieces === 0 ? 0 : total / one.pieces };
 }
