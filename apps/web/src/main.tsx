@@ -2,6 +2,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
 import { createBrowserRouter, RouterProvider } from "react-router";
+import { later, LaterContext } from "./app/later.ts";
 import { NotHere } from "./app/NotHere.tsx";
 import { Shell } from "./app/Shell.tsx";
 import { store } from "./app/store.ts";
@@ -50,7 +51,9 @@ const router = createBrowserRouter([
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
     <Provider store={store}>
-      <RouterProvider router={router} />
+      <Provider store={later(store)} context={LaterContext}>
+        <RouterProvider router={router} />
+      </Provider>
     </Provider>
   </StrictMode>,
 );

@@ -29,7 +29,7 @@ interface Props {
   cellsAs?: "photos" | "places";
   /** Whether its marks are painted over it by a `MarksPicture`, and it is a layer of its own. */
   marksApart?: boolean;
-  /** Whether its photos are painted under it by `MovedPhotos`, while they are moved. */
+  /** Whether its photos are painted under it by `ManyPhotos`. */
   photosApart?: boolean;
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */

@@ -63,7 +63,7 @@ const dispatch = (thunk: unknown) => store.dispatch(thunk as never) as unknown a
 const state = () => store.getState().openJob;
 const notices = () => store.getState().view.notices.map(({ text }) => text);
 const gap = (millimetres: number): JobEdit => ({ do: "ticket", change: { gap: mm(millimetres) } });
-const saved = () => vi.waitFor(() => expect(state()).toMatchObject({ saving: "saved", pending: [] }));
+const saved = () => vi.waitFor(() => expect(state()).toMatchObject({ waits: false, pending: [] }));
 
 beforeEach(async () => {
   server = new Server();
@@ -92,7 +92,7 @@ describe("edits on their way", () => {
   it("wait for a server that does not answer, and lose nothing", async () => {
     server.silent = 1;
     void dispatch(edit(gap(6)));
-    await vi.waitFor(() => expect(state().saving).toBe("waiting"));
+    await vi.waitFor(() => expect(state().waits).toBe(true));
     expect(state().job!.ticket.gap).toBe(6000);
     await saved();
     expect(server.job.ticket.gap).toBe(6000);

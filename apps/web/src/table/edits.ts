@@ -1,8 +1,9 @@
 import { applyEdit, keepPacking, kindOf, readJob, type JobEdit } from "@wide-quilt/core";
 import { server } from "../api/client.ts";
 import { NoAnswer, sentenceOf, ServerProblem } from "../api/problem.ts";
+import { afterFrame } from "../app/afterFrame.ts";
 import type { Dispatch, State } from "../app/store.ts";
-import { confirmed, edited, notOpened, opened, opening, saving } from "./openJob.ts";
+import { confirmed, edited, notOpened, opened, opening, waiting } from "./openJob.ts";
 import { searchPacking } from "./packing.ts";
 import { dragging, noticed, searched, tableCleared } from "./view.ts";
 
@@ -102,16 +103,20 @@ let sending: Promise<void> | null = null;
 
 const inLine = (act: () => Promise<void>): Promise<void> => (line = line.then(act, act));
 
-/** Sends what is pending, one lot after the other; there is never more than one lot on its way. */
+/**
+ * Sends what is pending, one lot after the other; there is never more than one lot on its way. First the change is
+ * shown: asking takes as long as a third of a frame.
+ */
 const send = (): Thunk<Promise<void>> => (dispatch) =>
-  (sending ??= inLine(() => dispatch(sendAll()).finally(() => (sending = null))));
+  (sending ??= inLine(() =>
+    new Promise<void>(afterFrame).then(() => dispatch(sendAll())).finally(() => (sending = null)),
+  ));
 
 const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
   let silent = 0;
   for (;;) {
     const { id, version, pending } = getState().openJob;
     if (id === null || pending.length === 0) return;
-    if (silent === 0) dispatch(saving("saving"));
     const lot = [...pending];
     const ids = lot.map((sent) => sent.id);
     try {
@@ -121,7 +126,7 @@ const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
     } catch (error) {
       if (getState().openJob.id !== id) return;
       if (error instanceof NoAnswer) {
-        dispatch(saving("waiting"));
+        dispatch(waiting());
         await new Promise((go) => setTimeout(go, PATIENCE[Math.min(silent++, PATIENCE.length - 1)]));
         continue;
       }

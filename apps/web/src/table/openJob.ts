@@ -3,9 +3,6 @@ import { applyEdit, type Job, type JobEdit, type PhotoRecord } from "@wide-quilt
 import type { JobView } from "@wide-quilt/server/contract";
 import type { SentEdit } from "../api/client.ts";
 
-/** "waiting" when the server does not answer and the edits are kept here until it does. */
-export type Saving = "saved" | "saving" | "waiting";
-
 /** The job on the table. */
 export interface OpenJob {
   id: string | null;
@@ -21,7 +18,8 @@ export interface OpenJob {
   pending: SentEdit[];
   /** An edit of the gesture under way, shown but not yet made: a drag. */
   held: JobEdit | null;
-  saving: Saving;
+  /** Whether the server does not answer, and the edits are kept here until it does. */
+  waits: boolean;
   /** Why the job could not be opened. */
   failure: string | null;
 }
@@ -36,7 +34,7 @@ const nothing: OpenJob = {
   changedAt: "",
   pending: [],
   held: null,
-  saving: "saved",
+  waits: false,
   failure: null,
 };
 
@@ -87,15 +85,15 @@ export const openJob = createSlice({
     held: (state, { payload }: PayloadAction<JobEdit | null>) => {
       state.held = payload;
     },
-    saving: (state, { payload }: PayloadAction<Saving>) => {
-      state.saving = payload;
+    waiting: (state) => {
+      state.waits = true;
     },
     /** The server has taken in the edits with these names. */
     confirmed: (state, { payload }: PayloadAction<{ ids: string[]; view: JobView }>) => {
       if (state.id !== payload.view.id) return;
       state.pending = state.pending.filter(({ id }) => !payload.ids.includes(id));
+      state.waits = false;
       takeOver(state, payload.view);
-      if (state.pending.length === 0) state.saving = "saved";
     },
     photosCame: (state, { payload }: PayloadAction<Record<string, PhotoRecord>>) => {
       Object.assign(state.photos, payload);
@@ -103,4 +101,4 @@ export const openJob = createSlice({
   },
 });
 
-export const { opening, opened, notOpened, edited, held, saving, confirmed, photosCame } = openJob.actions;
+export const { opening, opened, notOpened, edited, held, waiting, confirmed, photosCame } = openJob.actions;

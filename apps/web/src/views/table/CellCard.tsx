@@ -1,5 +1,5 @@
 import { RotateCw, Undo2 } from "lucide-react";
-import { useState, type ReactNode } from "react";
+import { memo, useState, type ReactNode } from "react";
 import {
   leastScale,
   LIMITS,
@@ -11,7 +11,7 @@ import {
 } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
-import { selectCell, selectChosen, selectSheet } from "../../table/sheets.ts";
+import { selectCell, selectChosen, selectJob, selectSheet } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
@@ -32,11 +32,13 @@ const FITS: { value: Shot["fit"]; text: string }[] = [
 const SLIDER_MOST = 5;
 
 /** The selected cell: its size, its place, and how its photo sits. */
-export function CellCard({ job }: { job: Job }) {
+export const CellCard = memo(function CellCard() {
+  const job = useAppSelector(selectJob);
   const cell = useAppSelector(selectCell);
   const sheet = useAppSelector(selectSheet);
   const chosen = useAppSelector(selectChosen);
   const drags = useAppSelector((state) => state.view.drags);
+  if (!job) return null;
   if (!cell || !sheet) {
     if (sheet && (drags === "cell" || job.ticket.kind === "free")) return <AddCell ppi={job.sheet.ppi} />;
     return (
@@ -53,7 +55,7 @@ export function CellCard({ job }: { job: Job }) {
       <PlaceCard key={`place ${cell.key}`} job={job} sheet={sheet} cells={chosen} />
     </>
   );
-}
+});
 
 function Card({ title, aside, children }: { title: string; aside: string; children: ReactNode }) {
   return (

@@ -1,6 +1,7 @@
 import { CircleCheck, OctagonAlert, TriangleAlert } from "lucide-react";
 import type { Finding } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useLaterSelector } from "../../app/later.ts";
+import { useAppDispatch } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
 import { selectFindings, selectToCheck } from "../../table/sheets.ts";
 import { pointedAt } from "../../table/view.ts";
@@ -16,8 +17,8 @@ const LEVELS = {
 
 /** What would spoil the print, each with its reason, its place and one button that mends it. */
 export function CheckList() {
-  const findings = useAppSelector(selectFindings);
-  const count = useAppSelector(selectToCheck).length;
+  const findings = useLaterSelector(selectFindings);
+  const count = useLaterSelector(selectToCheck).length;
   return (
     <section id={TO_CHECK} aria-labelledby="to-check-title">
       <h2 id="to-check-title" className="mb-2.5 flex justify-between text-[13px] font-semibold">

@@ -1,7 +1,8 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
-import { memo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { JOB_KINDS, type Kind } from "@wide-quilt/core";
+import { useLaterSelector } from "../../app/later.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
 import { edit, step } from "../../table/edits.ts";
@@ -16,9 +17,9 @@ import { KeepPattern } from "./KeepPattern.tsx";
 /** Where one is, whether it is saved, what can be taken back, and the way to the press. */
 export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   const id = useAppSelector((state) => state.openJob.id);
-  const undo = useAppSelector((state) => state.openJob.undo);
-  const redo = useAppSelector((state) => state.openJob.redo);
-  const found = useAppSelector(selectToCheck).length;
+  const undo = useLaterSelector((state) => state.openJob.undo);
+  const redo = useLaterSelector((state) => state.openJob.redo);
+  const found = useLaterSelector(selectToCheck).length;
   const dispatch = useAppDispatch();
   return (
     <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
@@ -116,19 +117,16 @@ function KindSwitch() {
 }
 
 function SavedState() {
-  const saving = useAppSelector((state) => state.openJob.saving);
+  const unsaved = useAppSelector((state) => state.openJob.pending.length > 0);
+  const waits = useAppSelector((state) => state.openJob.waits);
   const changedAt = useAppSelector((state) => state.openJob.changedAt);
-  const text = {
-    saved: `saved ${when(changedAt)}`,
-    saving: "saving …",
-    waiting: "not saved: the server does not answer, trying again",
-  }[saving];
+  const saved = useMemo(() => `saved ${when(changedAt)}`, [changedAt]);
   return (
     <span
       role="status"
-      className={`shrink-0 text-[12.5px] ${saving === "waiting" ? "font-semibold text-wrong" : "text-ink-3"}`}
+      className={`shrink-0 text-[12.5px] ${waits ? "font-semibold text-wrong" : "text-ink-3"}`}
     >
-      {text}
+      {waits ? "not saved: the server does not answer, trying again" : unsaved ? "saving …" : saved}
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { sideTurned, type Side } from "../../table/view.ts";
 import { Segments } from "../../ui/Segments.tsx";
@@ -8,7 +9,7 @@ const SIDES: { value: Side; text: string }[] = [
 ];
 
 /** What the column at the right shows: the measures of a cell, or what cells and sheets are finished with. */
-export function SideSwitch() {
+export const SideSwitch = memo(function SideSwitch() {
   const dispatch = useAppDispatch();
   const side = useAppSelector((state) => state.view.side);
   return (
@@ -21,4 +22,4 @@ export function SideSwitch() {
       />
     </div>
   );
-}
+});

@@ -1,17 +1,17 @@
 import type { ReactNode } from "react";
 import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
-import { useAppSelector } from "../../app/store.ts";
+import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { selectJob, selectSheet, selectSums } from "../../table/sheets.ts";
 import { useMoney, useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
 export function SumsLine() {
-  const sums = useAppSelector(selectSums);
-  const ppi = useAppSelector((state) => state.openJob.job?.sheet.ppi ?? 300);
+  const sums = useLaterSelector(selectSums);
+  const ppi = useLaterSelector((state) => state.openJob.job?.sheet.ppi ?? 300);
   const words = useWords(ppi);
   const money = useMoney();
-  const searching = useAppSelector((state) => state.view.searching);
+  const searching = useLaterSelector((state) => state.view.searching);
   if (!sums) return null;
   const { layout, sheets, used, leftOver, pixels, price } = sums;
   if (sheets === 0) {
@@ -84,7 +84,7 @@ function Fits({
 
 /** By how much the sheet is written otherwise, for a printer whose scale error was measured. */
 function Corrected() {
-  const scale = useAppSelector((state) => selectJob(state)?.sheet.printer.scale);
+  const scale = useLaterSelector((state) => selectJob(state)?.sheet.printer.scale);
   const words = useWords();
   if (!scale || isTrue(scale)) return null;
   const off = (value: number) =>
@@ -99,8 +99,8 @@ function Corrected() {
 
 /** The passes of a trimmer that free the pieces of the sheet shown, worked out when the table comes to rest. */
 function Cuts() {
-  const sheet = useAppSelector(selectSheet);
-  const held = useAppSelector((state) => state.openJob.held !== null);
+  const sheet = useLaterSelector(selectSheet);
+  const held = useLaterSelector((state) => state.openJob.held !== null);
   const planned = useCutPlan(held ? null : (sheet ?? null));
   if (!sheet) return null;
   const { plan } = planned ?? {};

@@ -5,7 +5,6 @@ import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { useTitle } from "../../app/useTitle.ts";
 import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { lookAgain, open } from "../../table/edits.ts";
-import { selectJob } from "../../table/sheets.ts";
 import { CellCard } from "./CellCard.tsx";
 import { CheckList } from "./CheckList.tsx";
 import { FootBar } from "./FootBar.tsx";
@@ -26,7 +25,8 @@ const ComparePapers = lazy(async () => ({
 export function TableView() {
   const { id } = useParams();
   const dispatch = useAppDispatch();
-  const job = useAppSelector(selectJob);
+  // Only what the parts below do not look up themselves: a change of the job draws just those anew that show it.
+  const name = useAppSelector((state) => state.openJob.job?.name);
   const side = useAppSelector((state) => state.view.side);
   const compares = useAppSelector((state) => state.view.compares);
   const failure = useAppSelector((state) => state.openJob.failure);
@@ -43,19 +43,19 @@ export function TableView() {
   useStayWhileUnsaved();
   useKeys();
   useFindFaces();
-  useTitle(job ? job.name : null);
+  useTitle(name ?? null);
 
   if (failure) return <NotOpened why={failure} />;
-  if (!job) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
+  if (name === undefined) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-hidden">
-      <HeadBar name={job.name} />
+      <HeadBar name={name} />
       <section aria-label="Ticket" className="border-b border-line bg-white px-5 pt-3 pb-2.5">
         <Ticket />
         <SumsLine />
       </section>
       <main className="grid min-h-0 grid-cols-[204px_minmax(0,1fr)_272px]">
-        <Stash stash={job.stash} />
+        <Stash />
         <Table />
         <aside
           aria-label="Selected cell, finish and things to check"
@@ -63,7 +63,7 @@ export function TableView() {
         >
           <SideSwitch />
           {side === "cell" ? (
-            <CellCard job={job} />
+            <CellCard />
           ) : (
             <Suspense fallback={<p className="mb-4 text-[12.5px] text-ink-3">Getting the finish ready …</p>}>
               <FinishPane />
@@ -75,7 +75,7 @@ export function TableView() {
       <FootBar />
       {compares && (
         <Suspense>
-          <ComparePapers job={job} />
+          <ComparePapers />
         </Suspense>
       )}
     </div>

@@ -3,6 +3,7 @@ import { Star } from "lucide-react";
 import { memo, useCallback, useRef, type KeyboardEvent, type MouseEvent } from "react";
 import { baseName, type PhotoRef } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
+import { useLaterSelector } from "../../../app/later.ts";
 import { store, useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectUses } from "../../../table/sheets.ts";
@@ -90,7 +91,7 @@ interface TileProps {
 
 const Tile = memo(function Tile({ photo: { id, name, stars = 0 }, onChoose }: TileProps) {
   const dispatch = useAppDispatch();
-  const uses = useAppSelector((state) => selectUses(state).get(id) ?? 0);
+  const uses = useLaterSelector((state) => selectUses(state).get(id) ?? 0);
   const here = useAppSelector((state) => id in state.openJob.photos);
   const chosen = useAppSelector(({ view }) => view.photo === id || view.morePhotos.includes(id));
   const putInAll = () => dispatch(edit({ do: "put in all", photo: id }));

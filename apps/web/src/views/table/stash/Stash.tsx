@@ -1,7 +1,7 @@
 import { ImagePlus } from "lucide-react";
 import { memo, useMemo, useRef, useState } from "react";
-import type { PhotoRef } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useLaterSelector } from "../../../app/later.ts";
+import { useAppDispatch } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectEmpty, selectPicked, selectUses } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
@@ -18,14 +18,14 @@ import { ACCEPTED, useArrivals } from "./useArrivals.ts";
 const MANY = 5;
 
 /** The photos of the job: brought in, found, put in cells. */
-export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[] }) {
+export const Stash = memo(function Stash() {
   const chooser = useRef<HTMLInputElement>(null);
   const [search, setSearch] = useState("");
   const { arriving, refused, bring, cancel, forgetRefused, isOver } = useArrivals();
-  const picked = useAppSelector(selectPicked);
-  const shows = useAppSelector((state) => state.view.uses);
+  const picked = useLaterSelector(selectPicked);
+  const shows = useLaterSelector((state) => state.view.uses);
   // Only where it matters, for it changes with every step of a drag.
-  const uses = useAppSelector((state) => (state.view.uses === "all" ? null : selectUses(state)));
+  const uses = useLaterSelector((state) => (state.view.uses === "all" ? null : selectUses(state)));
   const found = useMemo(() => {
     const wanted = search.trim().toLowerCase();
     return picked.filter(
@@ -34,7 +34,7 @@ export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[]
         (uses === null || uses.has(id) === (shows === "used")),
     );
   }, [picked, search, shows, uses]);
-  const count = stash.length;
+  const count = useLaterSelector((state) => state.openJob.job?.stash.length ?? 0);
   return (
     <aside aria-label="Photos" className="flex min-h-0 flex-col border-r border-line bg-chrome pb-3.5">
       <div className="px-3.5 pt-3.5">
@@ -116,9 +116,9 @@ export const Stash = memo(function Stash({ stash }: { stash: readonly PhotoRef[]
 /** Photos that are in no cell go into the empty cells in their order, as one step. */
 function FillEmpty() {
   const dispatch = useAppDispatch();
-  const picked = useAppSelector(selectPicked);
-  const uses = useAppSelector(selectUses);
-  const empty = useAppSelector(selectEmpty);
+  const picked = useLaterSelector(selectPicked);
+  const uses = useLaterSelector(selectUses);
+  const empty = useLaterSelector(selectEmpty);
   const unused = picked.filter(({ id }) => !uses.has(id));
   const count = Math.min(unused.length, empty.length);
   if (count === 0) return null;

@@ -2,7 +2,7 @@ import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, use
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
-import { isMovedApart, MovedPhotos } from "../../../sheet/MovedPhotos.tsx";
+import { hasManyPhotos, ManyPhotos } from "../../../sheet/ManyPhotos.tsx";
 import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
 import { selectCell, selectSheet, selectSheets } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
@@ -137,8 +137,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
   // A change is seen at once in the picture; what cells are chosen by follows a frame later, except in the hand.
   const later = useDeferredValue(sheet);
   const inHand = useAppSelector((state) => state.openJob.held !== null);
-  const moves = useAppSelector((state) => state.openJob.held?.do === "shot");
-  const apart = moves && isMovedApart(sheet);
+  const apart = hasManyPhotos(sheet, scale / 1000);
   const [ready, setReady] = useState(false);
   const onReady = useCallback(() => setReady(true), []);
   if (!apart && ready) setReady(false);
@@ -151,7 +150,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         onFocusCapture={() => !active && dispatch(sheetTurned(sheet.number))}
       >
         {apart && (
-          <MovedPhotos
+          <ManyPhotos
             plan={sheet}
             photo={preview}
             scale={scale / 1000}

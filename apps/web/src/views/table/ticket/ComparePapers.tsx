@@ -13,7 +13,7 @@ import {
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { useProof } from "../../../proofing/useProof.ts";
 import { edit } from "../../../table/edits.ts";
-import { selectSheets } from "../../../table/sheets.ts";
+import { selectJob, selectSheets } from "../../../table/sheets.ts";
 import { comparing } from "../../../table/view.ts";
 import { OverPage } from "../../../ui/OverPage.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
@@ -38,7 +38,12 @@ interface OnPaper {
 type Measure = "total" | "perPiece" | "waste" | "sheets";
 
 /** The same job on every paper, side by side: sheets, waste and price, as a chart and a table. */
-export function ComparePapers({ job }: { job: Job }) {
+export function ComparePapers() {
+  const job = useAppSelector(selectJob);
+  return job && <Comparison job={job} />;
+}
+
+function Comparison({ job }: { job: Job }) {
   const dispatch = useAppDispatch();
   const close = () => dispatch(comparing(false));
   const words = useWords(job.sheet.ppi);
