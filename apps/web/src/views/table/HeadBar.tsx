@@ -1,5 +1,5 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
-import { memo, useMemo, useState } from "react";
+import { memo, useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { JOB_KINDS, type Kind } from "@wide-quilt/core";
 import { useLaterSelector } from "../../app/later.ts";
@@ -116,10 +116,12 @@ function KindSwitch() {
   );
 }
 
+/** Whether the server has everything; the page is not left by mistake before that. */
 function SavedState() {
   const unsaved = useAppSelector((state) => state.openJob.pending.length > 0);
   const waits = useAppSelector((state) => state.openJob.waits);
   const changedAt = useAppSelector((state) => state.openJob.changedAt);
+  useStayWhile(unsaved);
   const saved = useMemo(() => `saved ${when(changedAt)}`, [changedAt]);
   return (
     <span
@@ -129,4 +131,14 @@ function SavedState() {
       {waits ? "not saved: the server does not answer, trying again" : unsaved ? "saving …" : saved}
     </span>
   );
+}
+
+/** Asks before the page is left while the server has not taken in everything. */
+function useStayWhile(unsaved: boolean) {
+  useEffect(() => {
+    if (!unsaved) return;
+    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", stay);
+    return () => window.removeEventListener("beforeunload", stay);
+  }, [unsaved]);
 }

@@ -40,7 +40,6 @@ export function TableView() {
       window.removeEventListener("focus", again);
     };
   }, [dispatch, id]);
-  useStayWhileUnsaved();
   useKeys();
   useFindFaces();
   useTitle(name ?? null);
@@ -80,15 +79,4 @@ export function TableView() {
       )}
     </div>
   );
-}
-
-/** Asks before the page is left while the server has not taken in everything. */
-function useStayWhileUnsaved() {
-  const unsaved = useAppSelector((state) => state.openJob.pending.length > 0);
-  useEffect(() => {
-    if (!unsaved) return;
-    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener("beforeunload", stay);
-    return () => window.removeEventListener("beforeunload", stay);
-  }, [unsaved]);
 }

@@ -1,12 +1,25 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import { Fragment, memo, useMemo, useState } from "react";
-import { kindOf, layOut, type JobEdit } from "@wide-quilt/core";
+import {
+  createContext,
+  Fragment,
+  memo,
+  use,
+  useMemo,
+  useState,
+  type ComponentProps,
+  type MouseEvent,
+} from "react";
+import { kindOf, layOut, type JobEdit, type TicketPart } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectTicketJob } from "../../../table/sheets.ts";
 import { sideTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { PANELS } from "./panels/index.ts";
+
+/** What the ticket says now: its parts look their words up here, so that only those are drawn anew that changed. */
+const Said = createContext<ReadonlyMap<string, Part>>(new Map());
+type Part = Extract<TicketPart, { control: string }>;
 
 /** The sentence that says the whole sheet. Every underlined part opens a small panel right there. */
 export function Ticket() {
@@ -15,36 +28,24 @@ export function Ticket() {
   const photos = useAppSelector((state) => state.openJob.photos);
   const sums = useMemo(() => (job ? layOut(job, photos).sums : null), [job, photos]);
   if (!job || !sums) return null;
+  const parts = kindOf(job).say(job, words, sums);
   return (
-    <p className="max-w-[1480px] text-[20px] leading-[1.62] tracking-[-0.005em] text-ink-2">
-      {kindOf(job)
-        .say(job, words, sums)
-        .map((part, i) =>
+    <Said value={new Map(parts.flatMap((part) => ("control" in part ? [[part.control, part]] : [])))}>
+      <p className="max-w-[1480px] text-[20px] leading-[1.62] tracking-[-0.005em] text-ink-2">
+        {parts.map((part, i) =>
           "control" in part ? (
-            <Control
-              key={part.control}
-              control={part.control}
-              text={part.text}
-              measure={part.measure ?? false}
-            />
+            <Control key={part.control} control={part.control} />
           ) : (
             <Fragment key={i}>{part.text}</Fragment>
           ),
         )}
-    </p>
+      </p>
+    </Said>
   );
 }
 
-/** One underlined part; drawn anew only when its own words change. */
-const Control = memo(function Control({
-  control,
-  text,
-  measure,
-}: {
-  control: string;
-  text: string;
-  measure: boolean;
-}) {
+/** One underlined part, with the panel that it opens. */
+const Control = memo(function Control({ control }: { control: string }) {
   const dispatch = useAppDispatch();
   const [gap, setGap] = useState(ROOM);
   const panel = PANELS[control];
@@ -52,28 +53,18 @@ const Control = memo(function Control({
   const { title } = panel;
   if ("opensSide" in panel) {
     return (
-      <button
-        type="button"
-        title={title}
-        aria-label={`${title}: ${text}`}
-        className={`${PART} ${measure ? "measure" : ""}`}
-        onClick={() => dispatch(sideTurned(panel.opensSide))}
-      >
-        {text}
-      </button>
+      <PartButton control={control} title={title} onClick={() => dispatch(sideTurned(panel.opensSide))} />
     );
   }
   const { wide } = panel;
   return (
     <Popover as="span">
       <PopoverButton
-        onClick={(event) => setGap(roomBelow(event.currentTarget))}
+        as={PartButton}
+        control={control}
         title={title}
-        aria-label={`${title}: ${text}`}
-        className={`${PART} data-open:rounded-[5px] data-open:bg-accent-soft data-open:no-underline data-open:outline-[1.5px] data-open:outline-accent ${measure ? "measure" : ""}`}
-      >
-        {text}
-      </PopoverButton>
+        onClick={(event: MouseEvent<HTMLElement>) => setGap(roomBelow(event.currentTarget))}
+      />
       <PopoverPanel
         focus
         anchor={{ to: "bottom start", gap, padding: 12 }}
@@ -88,9 +79,25 @@ const Control = memo(function Control({
   );
 });
 
-/** The look of a part that can be chosen. */
-const PART =
-  "inline rounded-[3px] px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft";
+/** The words of a part, to press. */
+function PartButton({
+  control,
+  title,
+  ...button
+}: ComponentProps<"button"> & { control: string; title: string }) {
+  const { text, measure } = use(Said).get(control)!;
+  return (
+    <button
+      type="button"
+      {...button}
+      title={title}
+      aria-label={`${title}: ${text}`}
+      className={`inline rounded-[3px] px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft data-open:rounded-[5px] data-open:bg-accent-soft data-open:no-underline data-open:outline-[1.5px] data-open:outline-accent ${measure ? "measure" : ""}`}
+    >
+      {text}
+    </button>
+  );
+}
 
 /** Between the ticket and an open panel, in CSS pixels. */
 const ROOM = 6;
