@@ -1,6 +1,6 @@
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { SheetPlan } from "@wide-quilt/core";
-import { originOf } from "./onPicture.ts";
+import { layers, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
+import { originOf, type Box } from "./onPicture.ts";
 import { sightsOf, type Sight } from "./sights.ts";
 
 /** From this many cells on, photos are painted here: the browser cannot redraw so many pictures within a frame. */
@@ -9,18 +9,20 @@ const MANY = 40;
 const MOST_PIXELS = 16_000_000;
 
 /**
- * Whether the photos of a sheet are painted by `ManyPhotos`: many of them, on bare paper, as they are and where the
- * layout puts them. `scale` is CSS pixels a micrometre.
+ * The cells whose photos `ManyPhotos` paints: the lowest ones, straight and as they are, if they are many and on plain
+ * paper. Null where all photos are painted by `SheetPicture`. `scale` is CSS pixels a micrometre.
  */
-export const hasManyPhotos = (plan: SheetPlan, scale: number): boolean =>
-  plan.cells.length >= MANY &&
-  plan.paper.width * plan.paper.height * (scale * window.devicePixelRatio) ** 2 <= MOST_PIXELS &&
-  plan.ground === null &&
-  plan.backing.length === 0 &&
-  plan.cells.every(({ placed, look }) => !placed && look === null);
+export function manyCells(plan: SheetPlan, scale: number): ReadonlySet<CellPlan> | null {
+  const { paper, ground, backing } = plan;
+  const pixels = paper.width * paper.height * (scale * window.devicePixelRatio) ** 2;
+  if (pixels > MOST_PIXELS || ground?.kind === "gradient" || backing.length > 0) return null;
+  const plain = layers(plan)[0]!.filter(({ angle, look }) => angle === 0 && look === null);
+  return plain.length < MANY ? null : new Set(plain);
+}
 
 interface Props {
   plan: SheetPlan;
+  cells: ReadonlySet<CellPlan>;
   photo(id: string, width: number): string;
   /** CSS pixels a micrometre. */
   scale: number;
@@ -29,25 +31,26 @@ interface Props {
   onReady(): void;
 }
 
-/** The photos of a sheet on one canvas: each way to show a photo is painted once, and put in every cell that shows it. */
-export function ManyPhotos({ plan, photo, scale, className, onReady }: Props) {
+/** Many photos of a sheet on one canvas: each way to show a photo is painted once, and put in every cell that shows it. */
+export function ManyPhotos({ plan, cells, photo, scale, className, onReady }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const sights = useMemo(() => sightsOf(plan.cells), [plan]);
+  const sights = useMemo(() => sightsOf([...cells]), [cells]);
   const images = useImages(sights, photo);
+  const colour = plan.ground?.kind === "flat" ? plan.ground.colour : "#fff";
   const perUm = scale * window.devicePixelRatio;
   const width = Math.round(plan.paper.width * perUm);
   const height = Math.round(plan.paper.height * perUm);
   useLayoutEffect(() => {
     const context = canvas.current?.getContext("2d", { alpha: false });
     if (!context || !images) return;
-    context.fillStyle = "#fff";
+    context.fillStyle = colour;
     context.fillRect(0, 0, width, height);
     for (const sight of sights) {
       const image = images.get(sight.photoId);
       if (image) paint(context, sight, image, perUm);
     }
     onReady();
-  }, [sights, images, perUm, width, height, onReady]);
+  }, [sights, images, colour, perUm, width, height, onReady]);
   return <canvas ref={canvas} width={width} height={height} aria-hidden className={className} />;
 }
 
@@ -75,44 +78,60 @@ function tileOf(
   image: HTMLImageElement,
   perUm: number,
 ): OffscreenCanvas {
-  const tile = new OffscreenCanvas(Math.ceil(window.width * perUm) + 1, Math.ceil(window.height * perUm) + 1);
+  const across = window.width * perUm;
+  const down = window.height * perUm;
+  const tile = new OffscreenCanvas(Math.ceil(across) + 1, Math.ceil(down) + 1);
   const context = tile.getContext("2d")!;
-  context.scale(perUm, perUm);
-  context.translate(-window.x, -window.y);
+  context.imageSmoothingQuality = "high";
   if (corner > 0) {
     context.beginPath();
-    context.roundRect(window.x, window.y, window.width, window.height, corner);
+    context.roundRect(0, 0, across, down, corner * perUm);
     context.clip();
   }
-  const turned = (degrees: number) => context.rotate((degrees * Math.PI) / 180);
   if (picture.level !== 0) {
-    context.translate(middle.x, middle.y);
-    turned(picture.level);
-    context.translate(-middle.x, -middle.y);
+    const [x, y] = [(middle.x - window.x) * perUm, (middle.y - window.y) * perUm];
+    context.translate(x, y);
+    context.rotate(radians(picture.level));
+    context.translate(-x, -y);
   }
-  const { placed, turn } = picture;
-  context.translate(...originOf(picture));
-  turned(turn);
+  const { turn } = picture;
+  const placed = inPixels(picture.placed, window, perUm);
+  context.translate(...originOf({ placed, turn }));
+  context.rotate(radians(turn));
   const [width, height] = turn % 180 === 0 ? [placed.width, placed.height] : [placed.height, placed.width];
   context.drawImage(image, 0, 0, width, height);
   return tile;
 }
 
+const radians = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** Where a photo lies in its window, out to whole pixels: an edge that covered a pixel in part would let the paper through. */
+function inPixels({ x, y, width, height }: Rect, window: Rect, perUm: number): Box {
+  const left = Math.floor((x - window.x) * perUm);
+  const top = Math.floor((y - window.y) * perUm);
+  return {
+    x: left,
+    y: top,
+    width: Math.ceil((x + width - window.x) * perUm) - left,
+    height: Math.ceil((y + height - window.y) * perUm) - top,
+  };
+}
+
 /**
- * The picture of every photo that is shown, by its id; null until the first time all are there. While a larger one is
- * loaded the one before it stays.
+ * The picture of every photo that is shown, by its id; null until the first time all are there. While others or larger
+ * ones are loaded those before them stay.
  */
 function useImages(
   sights: readonly Sight[],
   photo: Props["photo"],
 ): ReadonlyMap<string, HTMLImageElement> | null {
   const [images, setImages] = useState<ReadonlyMap<string, HTMLImageElement> | null>(null);
-  const wanted = new Map<string, string>();
-  for (const {
-    photoId,
-    picture: { placed },
-  } of sights)
-    wanted.set(photoId, photo(photoId, Math.max(placed.width, placed.height)));
+  const wanted = new Map(
+    sights.map(({ photoId, picture: { placed } }) => [
+      photoId,
+      photo(photoId, Math.max(placed.width, placed.height)),
+    ]),
+  );
   const key = JSON.stringify([...wanted]);
   useLayoutEffect(() => {
     let current = true;
@@ -125,7 +144,7 @@ function useImages(
     void Promise.allSettled((JSON.parse(key) as [string, string][]).map(load)).then((all) => {
       // A picture that cannot be loaded is missing elsewhere too, and said there.
       const loaded = all.flatMap((one) => (one.status === "fulfilled" ? [one.value] : []));
-      if (current) setImages((before) => new Map([...(before ?? []), ...loaded]));
+      if (current) setImages(new Map(loaded));
     });
     return () => {
       current = false;

@@ -29,8 +29,8 @@ interface Props {
   cellsAs?: "photos" | "places";
   /** Whether its marks are painted over it by a `MarksPicture`, and it is a layer of its own. */
   marksApart?: boolean;
-  /** Whether its photos are painted under it by `ManyPhotos`. */
-  photosApart?: boolean;
+  /** Cells whose photos, and the paper under them, are painted below by `ManyPhotos`. */
+  apart?: ReadonlySet<CellPlan> | null;
   className?: string;
   /** What it shows, for those who do not see it; without it the picture is decoration. */
   label?: string;
@@ -48,7 +48,7 @@ export const SheetPicture = memo(function SheetPicture({
   softEdge = 0,
   cellsAs = "photos",
   marksApart = false,
-  photosApart = false,
+  apart = null,
   className,
   label,
   children,
@@ -59,9 +59,10 @@ export const SheetPicture = memo(function SheetPicture({
     () =>
       layers(plan).map((cells) => ({
         cells,
-        sights: cellsAs === "photos" && !photosApart ? sightsOf(cells) : [],
+        sights:
+          cellsAs === "photos" ? sightsOf(apart ? cells.filter((cell) => !apart.has(cell)) : cells) : [],
       })),
-    [plan, cellsAs, photosApart],
+    [plan, cellsAs, apart],
   );
   const ways = new Map(painted.flatMap(({ sights }) => sights.map((sight) => [sight.key, sight] as const)));
   const clipOf = new Map([...ways.keys()].map((key, i) => [key, `${id}${i}`]));
@@ -86,7 +87,7 @@ export const SheetPicture = memo(function SheetPicture({
           </clipPath>
         ))}
       </defs>
-      {!photosApart && <Ground plan={plan} />}
+      {!apart && <Ground plan={plan} />}
       <Inks inks={plan.backing} photo={photo} />
       {/* One flat list: a cell that is moved over others splits them into layers, and nothing is made anew for that. */}
       {painted.flatMap(({ cells, sights }, layer) => [

@@ -6,11 +6,14 @@ export function pictureAttributes({ placed, turn }: Picture) {
   return { width, height, transform: `translate(${originOf({ placed, turn }).join(" ")}) rotate(${turn})` };
 }
 
-/** Where the upper left corner of the upright photo lies once it is turned. */
+/** A rectangle in any unit. */
+export type Box = Record<"x" | "y" | "width" | "height", number>;
+
+/** Where the upper left corner of the upright photo lies once it is turned, in the unit that it is placed in. */
 export function originOf({
   placed: { x, y, width, height },
   turn,
-}: Pick<Picture, "placed" | "turn">): [number, number] {
+}: Pick<Picture, "turn"> & { placed: Box }): [number, number] {
   return { 0: [x, y], 90: [x + width, y], 180: [x + width, y + height], 270: [x, y + height] }[turn] as [
     number,
     number,

@@ -28,7 +28,7 @@ describe("the job on the table", () => {
       after,
       confirmed({ ids: ["one"], view: view({ job: after.job!, version: 1, undo: "gap" }) }),
     );
-    expect(saved).toMatchObject({ pending: [], version: 1, undo: "gap", saving: "saved" });
+    expect(saved).toMatchObject({ pending: [], version: 1, undo: "gap", waits: false });
   });
 
   it("stays the same object when the server says what is already shown, so that nothing is drawn again", () => {

@@ -2,7 +2,7 @@ import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, use
 import type { SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
-import { hasManyPhotos, ManyPhotos } from "../../../sheet/ManyPhotos.tsx";
+import { manyCells, ManyPhotos } from "../../../sheet/ManyPhotos.tsx";
 import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
 import { selectCell, selectSheet, selectSheets } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
@@ -137,10 +137,10 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
   // A change is seen at once in the picture; what cells are chosen by follows a frame later, except in the hand.
   const later = useDeferredValue(sheet);
   const inHand = useAppSelector((state) => state.openJob.held !== null);
-  const apart = hasManyPhotos(sheet, scale / 1000);
+  const many = useMemo(() => manyCells(sheet, scale / 1000), [sheet, scale]);
   const [ready, setReady] = useState(false);
   const onReady = useCallback(() => setReady(true), []);
-  if (!apart && ready) setReady(false);
+  if (!many && ready) setReady(false);
   return (
     <>
       <div
@@ -149,9 +149,10 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         onPointerDownCapture={() => !active && dispatch(sheetTurned(sheet.number))}
         onFocusCapture={() => !active && dispatch(sheetTurned(sheet.number))}
       >
-        {apart && (
+        {many && (
           <ManyPhotos
             plan={sheet}
+            cells={many}
             photo={preview}
             scale={scale / 1000}
             className="absolute inset-0 h-full w-full"
@@ -161,7 +162,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         <SheetPicture
           plan={sheet}
           photo={preview}
-          photosApart={apart && ready}
+          apart={ready ? many : null}
           softEdge={Math.round(1000 / scale / 3)}
           className="relative block h-full w-full"
           marksApart
