@@ -1,5 +1,5 @@
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
-import { layers, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
+import { lowest, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
 import { originOf, type Box } from "./onPicture.ts";
 import { sightsOf, type Sight } from "./sights.ts";
 
@@ -9,14 +9,14 @@ const MANY = 40;
 const MOST_PIXELS = 16_000_000;
 
 /**
- * The cells whose photos `ManyPhotos` paints: the lowest ones, straight and as they are, if they are many and on plain
+ * The cells whose photos `ManyPhotos` paints: those that lie over no other, straight and as they are, if they are many and on plain
  * paper. Null where all photos are painted by `SheetPicture`. `scale` is CSS pixels a micrometre.
  */
 export function manyCells(plan: SheetPlan, scale: number): ReadonlySet<CellPlan> | null {
   const { paper, ground, backing } = plan;
   const pixels = paper.width * paper.height * (scale * window.devicePixelRatio) ** 2;
   if (pixels > MOST_PIXELS || ground?.kind === "gradient" || backing.length > 0) return null;
-  const plain = layers(plan)[0]!.filter(({ angle, look }) => angle === 0 && look === null);
+  const plain = lowest(plan).filter(({ angle, look }) => angle === 0 && look === null);
   return plain.length < MANY ? null : new Set(plain);
 }
 

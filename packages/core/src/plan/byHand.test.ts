@@ -4,7 +4,7 @@ import { applyEdit, type JobEdit } from "../edit/index.ts";
 import type { Job, Place } from "../job/index.ts";
 import { freshJob } from "../kinds/index.ts";
 import { mm } from "../length/index.ts";
-import { around, layers } from "./index.ts";
+import { around, layers, lowest } from "./index.ts";
 import { arrange } from "./arrange.ts";
 
 const photos = { a: { width: 4000, height: 6000 }, b: { width: 6000, height: 4000 } };
@@ -169,6 +169,16 @@ describe("cells that lie over others", () => {
         for (const other of cells)
           if (one !== other) expect(overlap(one.finished, other.finished)).toBeNull();
     expect(layers(on(make()))).toHaveLength(1);
+  });
+
+  it("lie over others or not: those that do not may be painted first", () => {
+    // 35 × 45 mm, 2 mm apart, from (3.2, 4.8): at 20 … 50 by 10 … 50 mm a piece lies over the first two and no other.
+    const lowestOf = (order: number) =>
+      lowest(on(make({ do: "place", cells: { "3": { place: place({ x: mm(20), order }) } } })));
+    const keys = (cells: readonly { key: string }[]) => cells.map(({ key }) => key).sort();
+    expect(keys(lowestOf(1))).toEqual(["1", "2", "4", "5", "6", "7", "8"]);
+    expect(keys(lowestOf(-1))).toEqual(["3", "4", "5", "6", "7", "8"]);
+    expect(lowest(on(make()))).toHaveLength(8);
   });
 
   it("tilted by a quarter are as wide as they were high, about the same middle", () => {

@@ -4,5 +4,5 @@ export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";
 export { coarse } from "./coarse.ts";
 export { piecesArea } from "./piecesArea.ts";
-export { layers } from "./layers.ts";
+export { layers, lowest } from "./layers.ts";
 export { around } from "./tilt.ts";

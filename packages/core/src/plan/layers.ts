@@ -22,3 +22,17 @@ export function layers({ cells }: Pick<SheetPlan, "cells">): CellPlan[][] {
   }
   return layer.length > 0 || found.length === 0 ? [...found, layer] : found;
 }
+
+/**
+ * The cells that lie over no other: their photos may be painted before all else. Only cells that were put by hand lie
+ * over others, or have others over them.
+ */
+export function lowest({ cells }: Pick<SheetPlan, "cells">): CellPlan[] {
+  const byHand: CellPlan[] = [];
+  return cells.filter((cell, i) => {
+    const under = cell.placed ? cells.slice(0, i) : byHand;
+    const isLowest = !under.some((other) => lieOver(cell, other));
+    if (cell.placed) byHand.push(cell);
+    return isLowest;
+  });
+}

@@ -2,7 +2,6 @@ import { Keyboard, Minus, Plus } from "lucide-react";
 import { memo, useState } from "react";
 import { UNITS, type Unit } from "@wide-quilt/core";
 import { preferred } from "../../app/preferences.ts";
-import { useLaterSelector } from "../../app/later.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { selectSheet } from "../../table/sheets.ts";
 import { sheetTurned, zoomed } from "../../table/view.ts";
@@ -22,8 +21,8 @@ export const FootBar = memo(function FootBar() {
   const zoom = useZoom();
   const trueSize = useTrueSize();
   const [keys, setKeys] = useState(false);
-  const number = useLaterSelector((state) => selectSheet(state)?.number ?? 0);
-  const of = useLaterSelector((state) => selectSheet(state)?.of ?? 0);
+  const number = useAppSelector((state) => selectSheet(state)?.number ?? 0);
+  const of = useAppSelector((state) => selectSheet(state)?.of ?? 0);
   return (
     <footer className="flex items-center gap-4 border-t border-line bg-white px-4 text-[12px] text-ink-2">
       <SheetTurner number={number} of={of} onTurn={(to) => dispatch(sheetTurned(to))} />

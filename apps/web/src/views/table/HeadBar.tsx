@@ -17,8 +17,8 @@ import { KeepPattern } from "./KeepPattern.tsx";
 /** Where one is, whether it is saved, what can be taken back, and the way to the press. */
 export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   const id = useAppSelector((state) => state.openJob.id);
-  const undo = useLaterSelector((state) => state.openJob.undo);
-  const redo = useLaterSelector((state) => state.openJob.redo);
+  const undo = useAppSelector((state) => state.openJob.undo);
+  const redo = useAppSelector((state) => state.openJob.redo);
   const found = useLaterSelector(selectToCheck).length;
   const dispatch = useAppDispatch();
   return (

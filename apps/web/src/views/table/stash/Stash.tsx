@@ -1,7 +1,7 @@
 import { ImagePlus } from "lucide-react";
 import { memo, useMemo, useRef, useState } from "react";
 import { useLaterSelector } from "../../../app/later.ts";
-import { useAppDispatch } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectEmpty, selectPicked, selectUses } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
@@ -22,8 +22,8 @@ export const Stash = memo(function Stash() {
   const chooser = useRef<HTMLInputElement>(null);
   const [search, setSearch] = useState("");
   const { arriving, refused, bring, cancel, forgetRefused, isOver } = useArrivals();
-  const picked = useLaterSelector(selectPicked);
-  const shows = useLaterSelector((state) => state.view.uses);
+  const picked = useAppSelector(selectPicked);
+  const shows = useAppSelector((state) => state.view.uses);
   // Only where it matters, for it changes with every step of a drag.
   const uses = useLaterSelector((state) => (state.view.uses === "all" ? null : selectUses(state)));
   const found = useMemo(() => {
@@ -34,7 +34,7 @@ export const Stash = memo(function Stash() {
         (uses === null || uses.has(id) === (shows === "used")),
     );
   }, [picked, search, shows, uses]);
-  const count = useLaterSelector((state) => state.openJob.job?.stash.length ?? 0);
+  const count = useAppSelector((state) => state.openJob.job?.stash.length ?? 0);
   return (
     <aside aria-label="Photos" className="flex min-h-0 flex-col border-r border-line bg-chrome pb-3.5">
       <div className="px-3.5 pt-3.5">
@@ -116,7 +116,7 @@ export const Stash = memo(function Stash() {
 /** Photos that are in no cell go into the empty cells in their order, as one step. */
 function FillEmpty() {
   const dispatch = useAppDispatch();
-  const picked = useLaterSelector(selectPicked);
+  const picked = useAppSelector(selectPicked);
   const uses = useLaterSelector(selectUses);
   const empty = useLaterSelector(selectEmpty);
   const unused = picked.filter(({ id }) => !uses.has(id));
