@@ -39,9 +39,12 @@ export function decode(bytes: Buffer): { message: Message; rest: Buffer } {
   return { message: { version, code, requestId, groups }, rest: reader.rest() };
 }
 
+/** Values by names that a stranger chose: none of them means anything to the object itself, as “constructor” would. */
+const named = (): Attributes => Object.create(null) as Attributes;
+
 /** The fields up to the next group. */
 function readGroup(reader: Reader): Attributes {
-  const attributes: Attributes = {};
+  const attributes = named();
   let last = "";
   while (reader.peek() > 0x0f) {
     const tag = reader.u8();
@@ -89,7 +92,7 @@ function readValue(reader: Reader, tag: number, depth: number): Value {
 
 function readMembers(reader: Reader, depth: number): Attributes {
   if (depth > DEEPEST) throw new NoMessage("Its collections lie too deep.");
-  const members: Attributes = {};
+  const members = named();
   let last = "";
   for (;;) {
     const tag = reader.u8();
