@@ -13,21 +13,21 @@ export interface RenderOptions {
   quality?: number;
 }
 
-const FORMATS: Record<string, Format> = {
-  jpg: "jpeg",
-  jpeg: "jpeg",
-  png: "png",
-  tif: "tiff",
-  tiff: "tiff",
-  pdf: "pdf",
-  svg: "svg",
-};
+const FORMATS: ReadonlyMap<string, Format> = new Map([
+  ["jpg", "jpeg"],
+  ["jpeg", "jpeg"],
+  ["png", "png"],
+  ["tif", "tiff"],
+  ["tiff", "tiff"],
+  ["pdf", "pdf"],
+  ["svg", "svg"],
+]);
 
 /** Writes a job's sheets; several sheets of pixels are numbered files. Gives back the paths. */
 export async function render(job: Job, photos: FoundPhotos, options: RenderOptions): Promise<string[]> {
   const { out, ppi, quality } = options;
   const ending = extname(out).slice(1).toLowerCase();
-  const format = FORMATS[ending];
+  const format = FORMATS.get(ending);
   if (!format) {
     throw new Said(`“${out}” must end in .jpg, .png, .tif, .pdf or .svg: that says what to write.`);
   }

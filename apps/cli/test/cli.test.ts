@@ -78,6 +78,7 @@ describe("npx wide-quilt", () => {
   it.each([
     [["render", "none.json", "--photos", ".", "--out", "x.jpg"], /There is no job file at none.json/],
     [["render", EXAMPLE, "--photos", photos, "--out", "x.gif"], /must end in .jpg, .png, .tif, .pdf or .svg/],
+    [["render", EXAMPLE, "--photos", photos, "--out", "x.constructor"], /must end in .jpg, .png/],
     [
       ["render", EXAMPLE, "--photos", photos, "--out", "x.jpg", "--ppi=-3"],
       /--ppi must be a number from 36 to 2400/,

@@ -6,10 +6,12 @@ import {
   documentFor,
   PrinterClient,
   PrinterFault,
+  troubleOf,
   type DocumentKind,
   type JobReport,
   type PrinterCan,
   type RasterSpace,
+  type Trouble,
 } from "@wide-quilt/ipp";
 import type { Press, PrintSetup, Size } from "@wide-quilt/core";
 import { Cancelled } from "@wide-quilt/painters";
@@ -41,15 +43,12 @@ export interface PrintWatch {
 const LOOK = 400;
 const CAME_TO_NOTHING: ReadonlySet<JobReport["state"]> = new Set(["cancelled", "failed"]);
 
-/** Why a printer stands still, in words (keywords of PWG 5100.9 and RFC 8011, 5.4.12). */
-const REASONS: [RegExp, string][] = [
-  [/media-(empty|needed)/, "The printer is out of paper. Put some in; it goes on by itself."],
-  [/media-jam/, "Paper is stuck in the printer. Take it out; it goes on by itself."],
-  [
-    /(marker|toner|ink)/,
-    "The printer is out of ink, or asks for a cartridge. It goes on by itself once it has it.",
-  ],
-  [/(cover|door|interlock)-open/, "The printer stands open. Close it; it goes on by itself."],
+/** Why a printer stands still, the worst first. With little ink or paper left it goes on. */
+const STANDS_STILL: readonly [Trouble, string][] = [
+  ["no paper", "The printer is out of paper. Put some in; it goes on by itself."],
+  ["paper stuck", "Paper is stuck in the printer. Take it out; it goes on by itself."],
+  ["no ink", "The printer is out of ink, or asks for a cartridge. It goes on by itself once it has it."],
+  ["open", "The printer stands open. Close it; it goes on by itself."],
 ];
 
 /** Sends documents to printers by IPP and follows them until they are printed. */
@@ -111,8 +110,9 @@ export class PrintingService {
 
   /** Why a job does not go on; null for one that only waits for its turn. */
   private async whyOf(client: PrinterClient, { state, reasons }: JobReport): Promise<string | null> {
-    const all = [...reasons, ...(await client.reasons())];
-    for (const [known, sentence] of REASONS) if (all.some((reason) => known.test(reason))) return sentence;
+    const all = [...reasons, ...(await client.reasons())].map(troubleOf);
+    const still = STANDS_STILL.find(([trouble]) => all.includes(trouble));
+    if (still) return still[1];
     return state === "stopped"
       ? "The printer stands still. Look at its display; it goes on by itself."
       : null;

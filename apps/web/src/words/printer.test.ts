@@ -8,6 +8,7 @@ describe("a printer in words", () => {
   it("names kinds of paper as a photographer does, and those of its maker as they are", () => {
     expect(paperType("photographic-glossy")).toBe("Photo paper, glossy");
     expect(paperType("com.maker-baryta_310")).toBe("com.maker baryta 310");
+    expect(paperType("constructor")).toBe("constructor");
   });
 
   it("says why it waits, whatever suffix the reason has (RFC 8011, 5.4.12)", () => {
