@@ -1,7 +1,7 @@
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
-import { lowest, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
-import { originOf, type Box } from "./onPicture.ts";
+import { lowest, type CellPlan, type SheetPlan } from "@wide-quilt/core";
 import { sightsOf, type Sight } from "./sights.ts";
+import { Tiles } from "./tiles.ts";
 
 /** From this many cells on, photos are painted here: the browser cannot redraw so many pictures within a frame. */
 const MANY = 40;
@@ -9,8 +9,8 @@ const MANY = 40;
 const MOST_PIXELS = 16_000_000;
 
 /**
- * The cells whose photos `ManyPhotos` paints: those that lie over no other, straight and as they are, if they are many and on plain
- * paper. Null where all photos are painted by `SheetPicture`. `scale` is CSS pixels a micrometre.
+ * The cells whose photos `ManyPhotos` paints: those that lie over no other, straight and as they are, if they are many
+ * and on plain paper. Null where all photos are painted by `SheetPicture`. `scale` is CSS pixels a micrometre.
  */
 export function manyCells(plan: SheetPlan, scale: number): ReadonlySet<CellPlan> | null {
   const { paper, ground, backing } = plan;
@@ -36,6 +36,7 @@ export function ManyPhotos({ plan, cells, photo, scale, className, onReady }: Pr
   const canvas = useRef<HTMLCanvasElement>(null);
   const sights = useMemo(() => sightsOf([...cells]), [cells]);
   const images = useImages(sights, photo);
+  const [tiles] = useState(() => new Tiles());
   const colour = plan.ground?.kind === "flat" ? plan.ground.colour : "#fff";
   const perUm = scale * window.devicePixelRatio;
   const width = Math.round(plan.paper.width * perUm);
@@ -45,76 +46,26 @@ export function ManyPhotos({ plan, cells, photo, scale, className, onReady }: Pr
     if (!context || !images) return;
     context.fillStyle = colour;
     context.fillRect(0, 0, width, height);
-    for (const sight of sights) {
-      const image = images.get(sight.photoId);
-      if (image) paint(context, sight, image, perUm);
-    }
+    for (const [sight, tile] of tiles.of(sights, images, perUm)) paint(context, sight, tile, perUm);
     onReady();
-  }, [sights, images, colour, perUm, width, height, onReady]);
+  }, [sights, images, tiles, colour, perUm, width, height, onReady]);
   return <canvas ref={canvas} width={width} height={height} aria-hidden className={className} />;
 }
 
 /** Puts a photo in every cell that shows it in one way. Edges are rounded to whole pixels, so that cells that touch do. */
 function paint(
   context: CanvasRenderingContext2D,
-  sight: Sight,
-  image: HTMLImageElement,
+  { window: { x, y, width, height }, cells }: Sight,
+  tile: OffscreenCanvas,
   perUm: number,
 ): void {
-  const { x, y, width, height } = sight.window;
-  const tile = tileOf(sight, image, perUm);
-  for (const { finished } of sight.cells) {
+  for (const { finished } of cells) {
     const left = Math.round((finished.x + x) * perUm);
     const top = Math.round((finished.y + y) * perUm);
     const across = Math.round((finished.x + x + width) * perUm) - left;
     const down = Math.round((finished.y + y + height) * perUm) - top;
     if (across > 0 && down > 0) context.drawImage(tile, 0, 0, across, down, left, top, across, down);
   }
-}
-
-/** A photo as one cell shows it, with the pixel more that a cell may have by rounding. */
-function tileOf(
-  { window, picture, middle, corner }: Sight,
-  image: HTMLImageElement,
-  perUm: number,
-): OffscreenCanvas {
-  const across = window.width * perUm;
-  const down = window.height * perUm;
-  const tile = new OffscreenCanvas(Math.ceil(across) + 1, Math.ceil(down) + 1);
-  const context = tile.getContext("2d")!;
-  context.imageSmoothingQuality = "high";
-  if (corner > 0) {
-    context.beginPath();
-    context.roundRect(0, 0, across, down, corner * perUm);
-    context.clip();
-  }
-  if (picture.level !== 0) {
-    const [x, y] = [(middle.x - window.x) * perUm, (middle.y - window.y) * perUm];
-    context.translate(x, y);
-    context.rotate(radians(picture.level));
-    context.translate(-x, -y);
-  }
-  const { turn } = picture;
-  const placed = inPixels(picture.placed, window, perUm);
-  context.translate(...originOf({ placed, turn }));
-  context.rotate(radians(turn));
-  const [width, height] = turn % 180 === 0 ? [placed.width, placed.height] : [placed.height, placed.width];
-  context.drawImage(image, 0, 0, width, height);
-  return tile;
-}
-
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
-
-/** Where a photo lies in its window, out to whole pixels: an edge that covered a pixel in part would let the paper through. */
-function inPixels({ x, y, width, height }: Rect, window: Rect, perUm: number): Box {
-  const left = Math.floor((x - window.x) * perUm);
-  const top = Math.floor((y - window.y) * perUm);
-  return {
-    x: left,
-    y: top,
-    width: Math.ceil((x + width - window.x) * perUm) - left,
-    height: Math.ceil((y + height - window.y) * perUm) - top,
-  };
 }
 
 /**
