@@ -4,6 +4,7 @@ import { mkdtempSync, readdirSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, expect, type Page } from "@playwright/test";
+import type { Job } from "@wide-quilt/core";
 import { Server } from "@wide-quilt/server/testing";
 
 interface Fixtures {
@@ -96,6 +97,13 @@ export async function writePng(page: Page, server: Server): Promise<string[]> {
     .filter((name) => name.endsWith(".png"))
     .sort()
     .map((name) => join(out, name));
+}
+
+/** The job that is on the page, as the server has it. */
+export async function jobOf(page: Page): Promise<Job> {
+  const { origin, pathname } = new URL(page.url());
+  const response = await page.request.get(`${origin}/api/jobs/${pathname.split("/")[2]}`);
+  return ((await response.json()) as { job: Job }).job;
 }
 
 /** The part of the ticket with this title; choosing it opens its panel. */
