@@ -27,6 +27,30 @@ test("photos of many cells are on the table as they are printed, and stay so whi
     await expect(page.locator("canvas")).toBeVisible();
   });
 
+  await test.step("a change of the ticket is in the first frame after the key", async () => {
+    await part(page, "Gap between pieces").click();
+    await page.getByRole("textbox", { name: "Apart", exact: true }).focus();
+    await page.evaluate(() => {
+      const painted = () => document.querySelector("canvas")!.toDataURL();
+      const frame = new Promise((resolve) => {
+        const onKey = () => {
+          const before = painted();
+          requestAnimationFrame(() => resolve({ before, after: painted() }));
+        };
+        window.addEventListener("keydown", onKey, { capture: true, once: true });
+      });
+      Object.assign(window, { frame });
+    });
+    await page.keyboard.press("ArrowUp");
+    const { before, after } = await page.evaluate(
+      () => (window as unknown as { frame: Promise<{ before: string; after: string }> }).frame,
+    );
+    expect(after).not.toBe(before);
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("Escape");
+    await saved(page);
+  });
+
   await test.step("one is moved by hand; the others stay on their canvas", async () => {
     await page.getByRole("radio", { name: "Move cells" }).click();
     await cell(page, 20).click();
