@@ -1,13 +1,16 @@
 /** What is the matter with a printer, as far as its owner can do something about it. */
 export type Trouble = "no paper" | "paper stuck" | "little paper" | "no ink" | "little ink" | "open" | "held";
 
-/** By the keywords of printer-state-reasons (RFC 8011, 5.4.12; PWG 5100.9), which may have “-warning” and the like behind. */
+/**
+ * By the keywords of printer-state-reasons (RFC 8011, 5.4.12; PWG 5100.9), which may have “-warning” and the like behind
+ * them, and a maker’s name before.
+ */
 const TROUBLES: readonly [RegExp, Trouble][] = [
-  [/^media-(empty|needed)/, "no paper"],
-  [/^media-jam/, "paper stuck"],
-  [/^media-low/, "little paper"],
-  [/^(marker-supply|toner|ink)-(empty|out)|^marker-supply-missing/, "no ink"],
-  [/^(marker-supply|toner|ink)-low/, "little ink"],
+  [/media-(empty|needed)/, "no paper"],
+  [/media-jam/, "paper stuck"],
+  [/media-low/, "little paper"],
+  [/(marker|toner|ink).*(empty|out|missing)/, "no ink"],
+  [/(marker|toner|ink).*low/, "little ink"],
   [/(cover|door|interlock)-open/, "open"],
   [/paused|stopped/, "held"],
 ];

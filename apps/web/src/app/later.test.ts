@@ -38,7 +38,7 @@ describe("the state as it was when it was last on the screen", () => {
     expect(behind.getState()).toBe(2);
   });
 
-  it("tells nobody who has left, even while it is telling", () => {
+  it("tells nobody who has left", () => {
     const { more, frames, behind } = start();
     const told = vi.fn();
     const leave = behind.subscribe(told);

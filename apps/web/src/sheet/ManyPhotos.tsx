@@ -13,7 +13,8 @@ const MOST_PIXELS = 16_000_000;
  * and on plain paper. Null where all photos are painted by `SheetPicture`. `scale` is CSS pixels a micrometre.
  */
 export function manyCells(plan: SheetPlan, scale: number): ReadonlySet<CellPlan> | null {
-  const { paper, ground, backing } = plan;
+  const { paper, ground, backing, cells } = plan;
+  if (cells.length < MANY) return null;
   const pixels = paper.width * paper.height * (scale * window.devicePixelRatio) ** 2;
   if (pixels > MOST_PIXELS || ground?.kind === "gradient" || backing.length > 0) return null;
   const plain = lowest(plan).filter(({ angle, look }) => angle === 0 && look === null);

@@ -1,9 +1,11 @@
-import type { Picture, Rect } from "@wide-quilt/core";
+import { turnedSize, type Picture, type Rect } from "@wide-quilt/core";
 
 /** The attributes that lay an upright photo where its turned picture is. */
 export function pictureAttributes({ placed, turn }: Picture) {
-  const [width, height] = turn % 180 === 0 ? [placed.width, placed.height] : [placed.height, placed.width];
-  return { width, height, transform: `translate(${originOf({ placed, turn }).join(" ")}) rotate(${turn})` };
+  return {
+    ...turnedSize(placed, turn),
+    transform: `translate(${originOf({ placed, turn }).join(" ")}) rotate(${turn})`,
+  };
 }
 
 /** A rectangle in any unit. */

@@ -1,4 +1,4 @@
-import type { Rect } from "@wide-quilt/core";
+import { turnedSize, type Rect } from "@wide-quilt/core";
 import { originOf, type Box } from "./onPicture.ts";
 import type { Sight } from "./sights.ts";
 
@@ -72,7 +72,7 @@ function paint({ canvas, context, image, perUm }: Tile, { window, picture, middl
   const placed = inPixels(picture.placed, window, perUm);
   context.translate(...originOf({ placed, turn }));
   context.rotate(radians(turn));
-  const [width, height] = turn % 180 === 0 ? [placed.width, placed.height] : [placed.height, placed.width];
+  const { width, height } = turnedSize(placed, turn);
   context.drawImage(image, 0, 0, width, height);
 }
 

@@ -1,4 +1,4 @@
-import { area, overlap, type Rect, type Size } from "../geometry/index.ts";
+import { area, overlap, turnedSize, type Rect, type Size } from "../geometry/index.ts";
 import { nearest, um, UM_PER_INCH } from "../length/index.ts";
 import type { Sits } from "../job/index.ts";
 
@@ -41,7 +41,7 @@ export const turnedBy = (a: Quarter, b: Quarter): Quarter => ((a + b) % 360) as 
  */
 export function placePicture(photo: PixelSize, finished: Rect, image: Rect, shot: Sits): Picture {
   const turn = quarterFor(photo, image, shot);
-  const lying = turn % 180 === 0 ? photo : { width: photo.height, height: photo.width };
+  const lying = turnedSize(photo, turn);
   const covered = leaning(image, shot.level);
   const perPixel = umPerPixel(lying, covered, shot);
   const width = lying.width * perPixel;

@@ -14,6 +14,7 @@ export {
   overlap,
   quarterTurned,
   right,
+  turnedSize,
   type Edges,
   type Rect,
   type Size,

@@ -11,6 +11,7 @@ import {
   onItsSide,
   overlap,
   quarterTurned,
+  turnedSize,
   right,
   type Rect,
 } from "./index.ts";
@@ -47,6 +48,16 @@ describe("rectangles", () => {
     const edges = { top: um(1), right: um(2), bottom: um(3), left: um(4) };
     expect(quarterTurned(edges)).toEqual({ top: 4, right: 1, bottom: 2, left: 3 });
     expect([1, 2, 3, 4].reduce(quarterTurned, edges)).toEqual(edges);
+  });
+
+  it("turn sizes by quarters: a half turn changes nothing, a quarter swaps the sides", () => {
+    const size = { width: 3, height: 4 };
+    expect([0, 90, 180, 270].map((degrees) => turnedSize(size, degrees))).toEqual([
+      size,
+      { width: 4, height: 3 },
+      size,
+      { width: 4, height: 3 },
+    ]);
   });
 
   it("share what both have, and nothing where they only touch", () => {

@@ -27,6 +27,13 @@ export const bottom = (rect: Rect): Um => um(rect.y + rect.height);
 /** The same size on its side. */
 export const onItsSide = ({ width, height }: Size): Size => ({ width: height, height: width });
 
+/** A size, in any unit, as it is once it is turned by quarters; or as it was before that. */
+export const turnedSize = <Length extends number>(
+  { width, height }: { width: Length; height: Length },
+  degrees: number,
+): { width: Length; height: Length } =>
+  degrees % 180 === 0 ? { width, height } : { width: height, height: width };
+
 /** Edges of a sheet turned a quarter clockwise: what was the left side is now the top. */
 export const quarterTurned = (e: Edges): Edges => ({
   top: e.left,

@@ -1,6 +1,6 @@
 import sharp, { type OutputInfo, type Sharp } from "sharp";
 import type { Samples } from "@wide-quilt/colour";
-import type { Quarter } from "@wide-quilt/core";
+import { turnedSize, type Quarter } from "@wide-quilt/core";
 import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
 import { afterTurn, areaOf, beforeTurn, WHOLE, type Part } from "./part.ts";
 
@@ -40,7 +40,7 @@ export async function decode(
   const meta = await openPhoto(path).metadata();
   const full = meta.autoOrient;
   const colours = ownColours(meta, depth);
-  const wanted = turn % 180 === 0 ? size : { width: size.height, height: size.width };
+  const wanted = turnedSize(size, turn);
   let image = openOwn(path, meta, colours);
   let region = { left: 0, top: 0, width: full.width, height: full.height };
   let part = WHOLE;

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import type { CellPlan } from "@wide-quilt/core";
+import { turnedSize, type CellPlan } from "@wide-quilt/core";
 import { address } from "../../api/client.ts";
 import { pictureAttributes } from "../../sheet/onPicture.ts";
 
@@ -8,7 +8,7 @@ export function PieceThumb({ cell, height }: { cell: CellPlan; height: number })
   const id = useId();
   const { finished, cover, picture, paints, turn } = cell;
   if (!picture || paints === null) return null;
-  const upright = turn % 180 === 0 ? finished : { width: finished.height, height: finished.width };
+  const upright = turnedSize(finished, turn);
   const middle = { x: finished.x + finished.width / 2, y: finished.y + finished.height / 2 };
   const { transform, ...size } = pictureAttributes(picture);
   const about = `${cover.x + cover.width / 2} ${cover.y + cover.height / 2}`;

@@ -1,5 +1,5 @@
 import { RotateCw, Undo2 } from "lucide-react";
-import { memo, useState, type ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import {
   leastScale,
   LIMITS,
@@ -32,7 +32,7 @@ const FITS: { value: Shot["fit"]; text: string }[] = [
 const SLIDER_MOST = 5;
 
 /** The selected cell: its size, its place, and how its photo sits. */
-export const CellCard = memo(function CellCard() {
+export function CellCard() {
   const job = useAppSelector(selectJob);
   const cell = useAppSelector(selectCell);
   const sheet = useAppSelector(selectSheet);
@@ -55,7 +55,7 @@ export const CellCard = memo(function CellCard() {
       <PlaceCard key={`place ${cell.key}`} job={job} sheet={sheet} cells={chosen} />
     </>
   );
-});
+}
 
 function Card({ title, aside, children }: { title: string; aside: string; children: ReactNode }) {
   return (

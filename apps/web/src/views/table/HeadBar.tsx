@@ -1,5 +1,5 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
-import { memo, useEffect, useMemo, useState } from "react";
+import { memo, useEffect, useState } from "react";
 import { Link } from "react-router";
 import { JOB_KINDS, type Kind } from "@wide-quilt/core";
 import { useLaterSelector } from "../../app/later.ts";
@@ -122,13 +122,16 @@ function SavedState() {
   const waits = useAppSelector((state) => state.openJob.waits);
   const changedAt = useAppSelector((state) => state.openJob.changedAt);
   useStayWhile(unsaved);
-  const saved = useMemo(() => `saved ${when(changedAt)}`, [changedAt]);
   return (
     <span
       role="status"
       className={`shrink-0 text-[12.5px] ${waits ? "font-semibold text-wrong" : "text-ink-3"}`}
     >
-      {waits ? "not saved: the server does not answer, trying again" : unsaved ? "saving …" : saved}
+      {waits
+        ? "not saved: the server does not answer, trying again"
+        : unsaved
+          ? "saving …"
+          : `saved ${when(changedAt)}`}
     </span>
   );
 }

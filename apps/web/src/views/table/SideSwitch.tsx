@@ -1,4 +1,3 @@
-import { memo } from "react";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { sideTurned, type Side } from "../../table/view.ts";
 import { Segments } from "../../ui/Segments.tsx";
@@ -9,7 +8,7 @@ const SIDES: { value: Side; text: string }[] = [
 ];
 
 /** What the column at the right shows: the measures of a cell, or what cells and sheets are finished with. */
-export const SideSwitch = memo(function SideSwitch() {
+export function SideSwitch() {
   const dispatch = useAppDispatch();
   const side = useAppSelector((state) => state.view.side);
   return (
@@ -22,4 +21,4 @@ export const SideSwitch = memo(function SideSwitch() {
       />
     </div>
   );
-});
+}

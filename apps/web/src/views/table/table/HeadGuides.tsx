@@ -1,4 +1,4 @@
-import { crownFor, type CellPlan, type FaceOnPiece, type PersonReport } from "@wide-quilt/core";
+import { crownFor, turnedSize, type CellPlan, type FaceOnPiece, type PersonReport } from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
 import { selectPeople } from "../../../table/faces.ts";
 
@@ -10,8 +10,7 @@ export function HeadGuides({ cell, px }: { cell: CellPlan; px(um: number): numbe
   );
   if (!report?.measured || !face) return null;
   const { finished, turn, angle } = cell;
-  const [width, height] =
-    turn % 180 === 0 ? [finished.width, finished.height] : [finished.height, finished.width];
+  const { width, height } = turnedSize(finished, turn);
   const { at } = report.measured;
   const lines = [at(crownFor(face, report.rule)).y, at(face.leftEye).y, at(face.chin).y];
   const middle = [px(finished.x + finished.width / 2), px(finished.y + finished.height / 2)];
