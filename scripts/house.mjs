@@ -9,6 +9,19 @@ export const ROOT = fileURLToPath(new URL("..", import.meta.url));
 /** How the server is run: photos pass through as many short-lived buffers, which want a larger nursery. */
 export const NODE_FLAGS = ["--enable-source-maps", "--max-semi-space-size=64"];
 
+/** The oldest Node.js that everything here runs on; “engines” in package.json says the same. */
+const OLDEST = [20, 19];
+
+/** Ends with a sentence where this Node.js is too old. */
+export function expectNode() {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major > OLDEST[0] || (major === OLDEST[0] && minor >= OLDEST[1])) return;
+  console.error(
+    `Wide Quilt needs Node.js ${OLDEST.join(".")} or newer; this is ${process.versions.node}. Install a newer one, then start again.`,
+  );
+  process.exit(1);
+}
+
 /** For each program, the fingerprint of the sources that it was last built from. */
 const STAMPS = join(ROOT, ".wide-quilt/built");
 

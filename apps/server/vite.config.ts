@@ -9,9 +9,9 @@ export default defineConfig({
     rolldownOptions: {
       input: {
         main: "src/main.ts",
-        "paint.worker": "src/press/paint.worker.ts",
-        "backdrop.worker": "src/photos/backdrop.worker.ts",
-        "develop.worker": "src/photos/develop.worker.ts",
+        "plan.process": "src/press/plan.process.ts",
+        "paint.process": "src/press/paint.process.ts",
+        "read.process": "src/photos/read.process.ts",
         "demo.worker": "src/data/demo.worker.ts",
       },
       output: { entryFileNames: "[name].js", chunkFileNames: "[name]-[hash].js" },

@@ -38,8 +38,8 @@ test("renames, duplicates, bins, takes out and deletes jobs", async ({ table: pa
   await page.getByRole("button", { name: "Bin", exact: true }).click();
   await card("Members’ badges").getByRole("button", { name: "Delete for good" }).click();
   await expect(page.getByText("The bin is empty.")).toBeVisible();
-  const left = (await (await fetch(`${server.address}/api/jobs`)).json()) as { job: { name: string } }[];
-  expect(left.map(({ job }) => job.name)).toEqual(["Ringers’ badges"]);
+  const left = (await (await fetch(`${server.address}/api/jobs`)).json()) as { name: string }[];
+  expect(left.map(({ name }) => name)).toEqual(["Ringers’ badges"]);
 });
 
 test("saves a job as a job file and opens it again, elsewhere too", async ({ table: page, folder }) => {

@@ -1,25 +1,31 @@
-import { fileURLToPath } from "node:url";
-import { Module, type DynamicModule, type OnModuleDestroy } from "@nestjs/common";
-import { ServeStaticModule } from "@nestjs/serve-static";
-import { DB, openDatabase } from "./data/database.ts";
+import { Module, type DynamicModule } from "@nestjs/common";
+import { DB, type Db } from "./data/database.ts";
 import { DataFolder } from "./data/folder.ts";
 import { GraphicsController } from "./graphics/graphics.controller.ts";
 import { GraphicsService } from "./graphics/graphics.service.ts";
+import { CardsService } from "./jobs/cards.service.ts";
 import { JobsController } from "./jobs/jobs.controller.ts";
 import { JobsService } from "./jobs/jobs.service.ts";
+import { KeptController } from "./kept/kept.controller.ts";
+import { KeptService } from "./kept/kept.service.ts";
+import { LiveController } from "./live/live.controller.ts";
+import { LiveService } from "./live/live.service.ts";
 import { PatternsController } from "./patterns/patterns.controller.ts";
 import { PatternsService } from "./patterns/patterns.service.ts";
 import { BackdropsService } from "./photos/backdrops.service.ts";
 import { PhotosController } from "./photos/photos.controller.ts";
 import { PhotosService } from "./photos/photos.service.ts";
+import { Reading } from "./photos/reading.ts";
 import { DigitalService } from "./press/digital.service.ts";
-import { PaintPool } from "./press/paint.pool.ts";
+import { Ledger } from "./press/ledger.ts";
+import { PaintersService } from "./press/painters.service.ts";
 import { MakingService } from "./press/making.service.ts";
 import { PressController } from "./press/press.controller.ts";
 import { ProofsService } from "./press/proofs.service.ts";
 import { RunFiles } from "./press/runFiles.service.ts";
 import { RunsService } from "./press/runs.service.ts";
-import { TasksService } from "./press/tasks.service.ts";
+import type { Options } from "./options.ts";
+import { PrinterAddresses } from "./printers/addresses.ts";
 import { PrintersController } from "./printers/printers.controller.ts";
 import { PrintersService } from "./printers/printers.service.ts";
 import { PrintingService } from "./printers/printing.service.ts";
@@ -28,22 +34,12 @@ import { ProfilesService } from "./profiles/profiles.service.ts";
 import { StylesController } from "./styles/styles.controller.ts";
 import { StylesService } from "./styles/styles.service.ts";
 
-/** The whole server: photos, jobs and press over one data folder, and the web pages beside them. */
+/** The whole server: photos, jobs and press over one data folder. */
 @Module({})
-export class AppModule implements OnModuleDestroy {
-  private static close: () => void = () => undefined;
-
-  static over(folder: DataFolder): DynamicModule {
-    const { db, close } = openDatabase(folder.database);
-    AppModule.close = close;
+export class AppModule {
+  static over(folder: DataFolder, db: Db, options: Options): DynamicModule {
     return {
       module: AppModule,
-      imports: [
-        ServeStaticModule.forRoot({
-          rootPath: fileURLToPath(new URL("../../web/dist", import.meta.url)),
-          exclude: ["/api/{*rest}"],
-        }),
-      ],
       controllers: [
         PhotosController,
         JobsController,
@@ -53,10 +49,13 @@ export class AppModule implements OnModuleDestroy {
         StylesController,
         ProfilesController,
         PrintersController,
+        LiveController,
+        KeptController,
       ],
       providers: [
         { provide: DB, useValue: db },
         { provide: DataFolder, useValue: folder },
+        { provide: PrinterAddresses, useValue: new PrinterAddresses(options.printerPorts) },
         PhotosService,
         BackdropsService,
         JobsService,
@@ -66,18 +65,18 @@ export class AppModule implements OnModuleDestroy {
         ProfilesService,
         PrintersService,
         PrintingService,
-        TasksService,
+        CardsService,
+        LiveService,
+        KeptService,
+        Reading,
+        Ledger,
+        PaintersService,
         ProofsService,
         RunFiles,
         MakingService,
         RunsService,
         DigitalService,
-        PaintPool,
       ],
     };
-  }
-
-  onModuleDestroy(): void {
-    AppModule.close();
   }
 }

@@ -1,23 +1,68 @@
 /** What the server answers, for whoever asks: types alone, so that the web side shares them. */
 import type { ProfileFacts } from "@wide-quilt/colour";
-import type { Format, Job, PhotoRecord, StyleChange } from "@wide-quilt/core";
+import type { Format, Job, Kind, Patch, PhotoRecord, SheetPlan, Size, StyleChange } from "@wide-quilt/core";
+
+/** What “Undo” and “Redo” would change for who asks, in a word or two; null when there is nothing. */
+export interface StepsView {
+  undo: string | null;
+  redo: string | null;
+  /** The last step of the job where another window that is open made it: it is taken back there. */
+  theirs: string | null;
+}
 
 /** A job as the interface is given it. */
-export interface JobView {
+export interface JobView extends StepsView {
   id: string;
   job: Job;
   version: number;
-  /** What “Undo” and “Redo” would change, in a word or two; null when there is nothing. */
-  undo: string | null;
-  redo: string | null;
   changedAt: string;
   binnedAt: string | null;
   /** The photos of the stash that are here. */
   photos: Record<string, PhotoRecord>;
+  /** The last thing that the window which asks has done to the job. */
+  taken: string | null;
+  /** Something to be said once, when the job is opened. */
+  notice: string | null;
+}
+
+/** What became of a job: the difference, for whoever has it as it was in `from`. */
+export interface JobChange extends StepsView {
+  id: string;
+  version: number;
+  changedAt: string;
+  taken: string | null;
+  /** The version that the patch is to be put on; null where the server does not know it any more. */
+  from: number | null;
+  patch: Patch;
+  /** The whole job, where `from` is null. */
+  job?: Job;
+  /** Photos that came into the stash. */
+  photos: Record<string, PhotoRecord>;
 }
 
 /** A job in the list of jobs. */
-export type JobSummary = Pick<JobView, "id" | "job" | "changedAt" | "binnedAt" | "photos">;
+export interface JobSummary {
+  id: string;
+  name: string;
+  kind: Kind;
+  /** How many photos it has. */
+  photos: number;
+  version: number;
+  changedAt: string;
+  binnedAt: string | null;
+}
+
+/** The picture of a job and what is said of it. */
+export interface JobCardView {
+  /** Its first sheet; null where nothing fits. */
+  sheet: SheetPlan | null;
+  sheets: number;
+  pieces: number;
+  paper: string;
+  ppi: number;
+  /** The size of its pieces, where all have one. */
+  size: Size | null;
+}
 
 /** A kept layout: a job without photos, to start others from. */
 export interface PatternView {
@@ -63,13 +108,16 @@ export interface WorkProgress {
   of: number;
 }
 
-/** What a run does: waits for its turn, is painted, is held by a person, or has come to an end. */
-export type WorkState = "waiting" | "painting" | "paused" | "done" | "failed" | "cancelled";
+/**
+ * What a run does: waits for its turn, is painted or printed, is held by a person, asks one whether a sheet came out, or
+ * has come to an end.
+ */
+export type WorkState = "waiting" | "painting" | "paused" | "asking" | "done" | "failed" | "cancelled";
 
 /** One sheet written for looking at: the true pixels and the true size of the file. */
 export interface Proof {
   id: string;
-  state: Exclude<WorkState, "waiting" | "paused">;
+  state: Exclude<WorkState, "waiting" | "paused" | "asking">;
   progress: WorkProgress | null;
   format: Format;
   sheet: number;
@@ -119,8 +167,10 @@ export interface Run {
   madeBy: string;
   /** Whether it went to a printer rather than into files. */
   print: boolean;
-  /** What a printer waits for, in a sentence; null when nothing is the matter. */
+  /** What it waits for, in a sentence; null when nothing is the matter. */
   waits: string | null;
+  /** The printed document that may have come out or not, from 1; null while none is in doubt. */
+  inDoubt: number | null;
   sheets: number | null;
   /** What it cost, about; null where that is not known. */
   price: number | null;
@@ -148,6 +198,26 @@ export interface ProblemBody {
   status: number;
   detail: string;
   field?: string;
-  /** With “changed-elsewhere”: the job as it is now. */
-  current?: JobView;
+}
+
+/** What is kept in the data folder, and how much room it takes. */
+export interface KeptView {
+  folder: string;
+  parts: KeptPart[];
+}
+
+export interface KeptPart {
+  what:
+    | "photos"
+    | "unused photos"
+    | "graphics"
+    | "unused graphics"
+    | "previews"
+    | "written files"
+    | "database"
+    | "copies";
+  count: number;
+  bytes: number;
+  /** Whether it can be cleared without anything being lost that a job, a pattern, a step or a run uses. */
+  clears: boolean;
 }

@@ -15,7 +15,11 @@ export interface Answer<T> {
 
 /** Speaks to a server as its pages do. */
 export class Client {
-  constructor(readonly server: Server) {}
+  constructor(
+    readonly server: Server,
+    /** The name of this window. */
+    readonly window = `window-${crypto.randomUUID()}`,
+  ) {}
 
   async ask<T>(
     method: string,
@@ -60,11 +64,29 @@ export class Client {
       .body;
   }
 
-  edit(job: string, version: number, edit: JobEdit, gesture?: string, id: string = crypto.randomUUID()) {
-    return this.ask<JobView & ProblemBody>("POST", `/jobs/${job}/edits`, {
-      version,
-      edits: [{ id, gesture, edit }],
+  /** Changes a job, and gives back what it is then. */
+  async edit(
+    job: string,
+    version: number,
+    edit: JobEdit,
+    gesture?: string,
+    id: string = crypto.randomUUID(),
+  ): Promise<Answer<JobView & ProblemBody>> {
+    return this.then(job, "edits", { version, edits: [{ id, gesture, edit }] });
+  }
+
+  /** Takes a step back or makes it again, and gives back what the job is then. */
+  walk(job: string, way: "undo" | "redo"): Promise<Answer<JobView & ProblemBody>> {
+    return this.then(job, way, {});
+  }
+
+  private async then(job: string, act: string, asked: object): Promise<Answer<JobView & ProblemBody>> {
+    const answer = await this.ask<ProblemBody>("POST", `/jobs/${job}/${act}`, {
+      client: this.window,
+      ...asked,
     });
+    if (answer.status !== 200) return answer as Answer<JobView & ProblemBody>;
+    return this.ask("GET", `/jobs/${job}?client=${this.window}`);
   }
 
   /** Changes how a job is written. */

@@ -212,11 +212,11 @@ describe("the queue", () => {
   it.runIf(canMount())(
     "says that a disk is full, keeps what was there, and writes it once there is room",
     async () => {
-      // A file system that is smaller than the sheet.
       const data = testFolder();
-      execFileSync("mkdir", ["-p", join(data, "out")]);
-      execFileSync("mount", ["-t", "tmpfs", "-o", "size=400k", "tmpfs", join(data, "out")]);
       const small = await Server.start(data);
+      // Where runs are painted lies on a file system that is smaller than the sheet.
+      const unfinished = join(data, "wide-quilt", "unfinished");
+      execFileSync("mount", ["-t", "tmpfs", "-o", "size=400k", "tmpfs", unfinished]);
       try {
         const own = new Client(small);
         const noise = { type: "gaussian", mean: 128, sigma: 60 } as const;
@@ -233,12 +233,12 @@ describe("the queue", () => {
         const run = await own.ended(body.id);
         expect(run).toMatchObject({ state: "failed", why: expect.stringContaining("disk is full") });
         expect(readFileSync(join(data, "out", "kept.txt"), "utf8")).toBe("kept");
-        execFileSync("mount", ["-o", "remount,size=60m", join(data, "out")]);
+        execFileSync("mount", ["-o", "remount,size=60m", unfinished]);
         await own.ask("POST", `/runs/${body.id}/resume`);
         expect((await own.ended(body.id)).state).toBe("done");
       } finally {
         await small.kill();
-        execFileSync("umount", [join(data, "out")]);
+        execFileSync("umount", ["-l", unfinished]);
       }
     },
   );

@@ -123,10 +123,12 @@ describe("a HEIC photo over HTTP", () => {
     const [photo] = body.photos;
     expect(photo).toMatchObject({ format: "heic", width: 320, height: 240 });
     const id = photo!.id;
-    expect(readFileSync(join(server.data, "photos", "originals", id.slice(0, 2), id))).toEqual(
+    expect(readFileSync(join(server.data, "wide-quilt/photos", "originals", id.slice(0, 2), id))).toEqual(
       readFileSync(heic),
     );
-    expect(existsSync(join(server.data, "photos", "developed", id.slice(0, 2), `${id}.jpg`))).toBe(true);
+    expect(existsSync(join(server.data, "wide-quilt/photos", "developed", id.slice(0, 2), `${id}.jpg`))).toBe(
+      true,
+    );
     const preview = await fetch(`${server.address}/api/photos/${id}/preview/320`);
     const { dominant } = await sharp(Buffer.from(await preview.arrayBuffer())).stats();
     expect(dominant.b).toBeGreaterThan(180);

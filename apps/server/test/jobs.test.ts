@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { mm, type Job } from "@wide-quilt/core";
-import type { JobSummary, JobView, ProblemBody } from "../src/contract.ts";
+import { freshJob, mm, patched, type Job, type JobEdit } from "@wide-quilt/core";
+import type { JobChange, JobSummary, JobView, ProblemBody } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -11,6 +11,18 @@ beforeAll(async () => {
   client = new Client(server);
 });
 afterAll(() => server.kill());
+
+const PLACE = {
+  sheet: "1",
+  x: mm(10),
+  y: mm(10),
+  width: mm(40),
+  height: mm(30),
+  angle: 0,
+  order: 0,
+  locked: false,
+  proportion: false,
+};
 
 const gap = (millimetres: number) => ({ do: "ticket", change: { gap: mm(millimetres) } }) as const;
 
@@ -31,7 +43,7 @@ describe("jobs over HTTP", () => {
     expect(early).toMatchObject({ status: 409, body: { type: "/problems/not-in-the-bin" } });
     await client.ask("PUT", `/jobs/${id}/bin`, { binned: true });
     const names = async (bin: boolean) =>
-      (await client.ask<JobSummary[]>("GET", `/jobs?bin=${bin}`)).body.map(({ job }) => job.name);
+      (await client.ask<JobSummary[]>("GET", `/jobs?bin=${bin}`)).body.map(({ name }) => name);
     expect(await names(true)).toEqual(["Ringers"]);
     expect(await names(false)).not.toContain("Ringers");
     await client.ask("PUT", `/jobs/${id}/bin`, { binned: false });
@@ -52,32 +64,30 @@ describe("jobs over HTTP", () => {
 
   it("undoes and redoes every step, and forgets what was undone when something else is done", async () => {
     const { id, job } = await client.importJob();
-    const way = (to: "undo" | "redo", version: number) =>
-      client.ask<JobView>("POST", `/jobs/${id}/${to}`, { version }).then(({ body }) => body);
+    const way = (to: "undo" | "redo") => client.walk(id, to).then(({ body }) => body);
     await client.edit(id, 0, gap(3));
     const after = (await client.edit(id, 1, { do: "sheet", change: { ppi: 600 } })).body;
     expect(after).toMatchObject({ undo: "ppi", redo: null });
-    const once = await way("undo", 2);
+    const once = await way("undo");
     expect(once).toMatchObject({ undo: "gap", redo: "ppi", job: { sheet: { ppi: 300 } } });
-    const twice = await way("undo", 3);
+    const twice = await way("undo");
     expect(twice.job).toEqual(job);
     expect(twice).toMatchObject({ undo: null, redo: "gap" });
-    expect((await way("redo", 4)).job.ticket.gap).toBe(3000);
-    expect((await way("redo", 5)).job).toEqual(after.job);
-    await way("undo", 6);
+    expect((await way("redo")).job.ticket.gap).toBe(3000);
+    expect((await way("redo")).job).toEqual(after.job);
+    await way("undo");
     const other = (await client.edit(id, 7, { do: "rename", name: "Other" })).body;
     expect(other).toMatchObject({ undo: "name", redo: null });
-    expect((await way("redo", 8)).job).toEqual(other.job);
+    expect((await way("redo")).job).toEqual(other.job);
   });
 
   it("undoes the edits of one gesture together", async () => {
     const { id, job } = await client.importJob();
     for (let i = 0; i < 5; i++) await client.edit(id, i, gap(3 + i), "slide-1");
     await client.edit(id, 5, gap(9), "slide-2");
-    const undo = async (version: number) =>
-      (await client.ask<JobView>("POST", `/jobs/${id}/undo`, { version })).body;
-    expect((await undo(6)).job.ticket.gap).toBe(7000);
-    expect((await undo(7)).job).toEqual(job);
+    const undo = async () => (await client.walk(id, "undo")).body;
+    expect((await undo()).job.ticket.gap).toBe(7000);
+    expect((await undo()).job).toEqual(job);
   });
 
   it("applies an edit once that is sent twice, since its first answer was lost", async () => {
@@ -87,20 +97,46 @@ describe("jobs over HTTP", () => {
     expect(second).toMatchObject({ status: 200, body: { version: first.body.version } });
   });
 
-  it("does not let one window overwrite what another did: it is told, with the job as it is", async () => {
-    const { id } = await client.importJob();
-    await client.edit(id, 0, gap(5));
-    const late = await client.edit(id, 0, { do: "rename", name: "Late" });
-    expect(late.status).toBe(409);
-    expect(late.body).toMatchObject({
-      type: "/problems/changed-elsewhere",
-      detail: expect.stringContaining("changed in another window"),
-      current: { version: 1, job: { ticket: { gap: 5000 }, name: "Badges" } },
+  it("passes over what it took in before, also where another window changed the job meanwhile", async () => {
+    const { id } = await client.importJob({ ticket: { ...freshJob("free", "x").ticket } });
+    const other = new Client(server);
+    const add: JobEdit = { do: "add cells", cells: [{ place: PLACE, photo: null }] };
+    await client.edit(id, 0, add, undefined, "added-once");
+    await other.edit(id, 1, { do: "rename", name: "Elsewhere" });
+    // The answer was lost, so it is sent again, with what came after it.
+    const edits = [
+      { id: "added-once", edit: add },
+      { id: "and-then", edit: gap(7) },
+    ];
+    const again = await client.ask<JobChange>("POST", `/jobs/${id}/edits`, {
+      client: client.window,
+      version: 0,
+      edits,
     });
-    expect((await client.edit(id, 1, { do: "rename", name: "Late" })).body.job).toMatchObject({
-      name: "Late",
-      ticket: { gap: 5000 },
+    expect(again.body).toMatchObject({ taken: "and-then", from: 0, version: 3 });
+    const { body } = await client.ask<JobView>("GET", `/jobs/${id}`);
+    expect(Object.keys(body.job.cells)).toEqual(["o1"]);
+    expect(body.job).toMatchObject({ name: "Elsewhere", ticket: { gap: 7000 } });
+  });
+
+  it("puts edits of two windows on top of each other, and answers with the difference alone", async () => {
+    const { id, job } = await client.importJob();
+    const other = new Client(server);
+    await other.edit(id, 0, gap(5));
+    const { body } = await client.ask<JobChange>("POST", `/jobs/${id}/edits`, {
+      client: client.window,
+      version: 0,
+      edits: [{ id: "mine-alone", edit: { do: "rename", name: "Late" } }],
     });
+    expect(body.job).toBeUndefined();
+    expect(patched(job, body.patch)).toMatchObject({ name: "Late", ticket: { gap: 5000 } });
+    // Whoever is so far behind that nobody knows what lay between gets the job.
+    const far = await client.ask<JobChange>("POST", `/jobs/${id}/edits`, {
+      client: client.window,
+      version: 900,
+      edits: [{ id: "mine-again", edit: gap(6) }],
+    });
+    expect(far.body).toMatchObject({ from: null, job: { name: "Late", ticket: { gap: 6000 } } });
   });
 
   it.each([

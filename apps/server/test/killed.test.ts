@@ -28,7 +28,7 @@ it("killed during an upload, it keeps what it had and sweeps what was half there
     `POST /api/photos?name=half.jpg HTTP/1.1\r\nHost: 127.0.0.1:${server.port}\r\nContent-Type: application/octet-stream\r\nContent-Length: 9000000\r\n\r\n`,
   );
   half.write(Buffer.alloc(400_000, 7));
-  const arriving = () => readdirSync(join(data, "photos/arriving"));
+  const arriving = () => readdirSync(join(data, "wide-quilt/arriving"));
   await expect.poll(arriving).toHaveLength(1);
   await server.kill();
   server = (await started(data)).server;
@@ -56,7 +56,7 @@ it("killed while saving, it has every edit that it confirmed, and their undo", a
   // The edit on its way when it was killed may have been kept or not; everything confirmed before it is there.
   expect([confirmed, confirmed + 1]).toContain(body.version);
   expect(body.job.ticket.gap).toBe(mm(1 + ((body.version - 1) % 50)));
-  const undone = await client.ask<JobView>("POST", `/jobs/${id}/undo`, { version: body.version });
+  const undone = await client.walk(id, "undo");
   expect(undone.body.job.ticket.gap).toBe(mm(1 + ((body.version - 2) % 50)));
   await server.kill();
 });

@@ -1,64 +1,66 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { applyEdit, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
-import { deltaOf, isEmpty, joined } from "../src/jobs/delta.ts";
 import { readOptions } from "../src/options.ts";
-import { Queue } from "../src/photos/queue.ts";
+import { Together } from "../src/photos/together.ts";
+import { Turns } from "../src/processes/turns.ts";
 import { attachment } from "../src/web/attachment.ts";
 
-const anyEdit = fc.oneof<fc.Arbitrary<JobEdit>[]>(
-  fc.integer({ min: 0, max: 50 }).map((n) => ({ do: "ticket", change: { gap: mm(n) } })),
-  fc.integer({ min: 36, max: 900 }).map((ppi) => ({ do: "sheet", change: { ppi } })),
-  fc.constantFrom("a", "b").map((name) => ({ do: "rename", name })),
-  fc.constantFrom("a", "b").map((id) => ({ do: "add photos", photos: [{ id, name: `${id}.jpg` }] })),
-);
+describe("turns", () => {
+  /** Lets what is waiting go on. */
+  const soon = () => new Promise((go) => setImmediate(go));
 
-describe("deltas", () => {
-  it("keep only the parts that a step changed", () => {
-    const job = freshJob("copies", "Badges");
-    const { before, after } = deltaOf(job, applyEdit(job, { do: "ticket", change: { gap: mm(9) } }));
-    expect(Object.keys(after)).toEqual(["ticket"]);
-    expect([before.ticket!.gap, after.ticket!.gap]).toEqual([2000, 9000]);
-    expect(isEmpty(deltaOf(job, structuredClone(job)))).toBe(true);
+  it("are shared so that a small piece of work goes between the parts of a large one", async () => {
+    const turns = new Turns(1);
+    const order: string[] = [];
+    const work = async (who: string, parts: number) => {
+      for (let part = 1; part <= parts; part++) {
+        await turns.next(who);
+        order.push(`${who}${part}`);
+        await soon();
+      }
+      turns.leave(who);
+    };
+    const large = work("a", 8);
+    await soon();
+    await soon();
+    await Promise.all([large, work("b", 2)]);
+    // Whoever comes is next at once, and then they take turns.
+    expect(order.indexOf("b1")).toBeLessThanOrEqual(4);
+    expect(order.indexOf("b2") - order.indexOf("b1")).toBeLessThanOrEqual(2);
+    expect(order.filter((one) => one.startsWith("a"))).toEqual([
+      "a1",
+      "a2",
+      "a3",
+      "a4",
+      "a5",
+      "a6",
+      "a7",
+      "a8",
+    ]);
   });
 
-  it("undone, give the job before; made again, the job after; joined, both at once", () => {
-    fc.assert(
-      fc.property(anyEdit, anyEdit, (one, two) => {
-        const start: Job = freshJob("copies", "Badges");
-        const middle = applyEdit(start, one);
-        const end = applyEdit(middle, two);
-        const both = joined(deltaOf(start, middle), deltaOf(middle, end));
-        expect({ ...end, ...both.before }).toEqual(start);
-        expect({ ...start, ...both.after }).toEqual(end);
-      }),
-    );
+  it("are never more at a time than there are places, and end with whoever leaves", async () => {
+    const turns = new Turns(2);
+    let had = 0;
+    for (const who of ["a", "b", "c"]) void turns.next(who).then(() => had++);
+    await soon();
+    expect(had).toBe(2);
+    turns.leave("a");
+    await soon();
+    expect(had).toBe(3);
   });
 });
 
-describe("queue", () => {
-  it("runs no more at once than it may, in the order they came, and goes on after a failure", async () => {
-    const queue = new Queue(2);
-    const started: number[] = [];
-    let running = 0;
-    let most = 0;
-    const results = await Promise.allSettled(
-      Array.from({ length: 9 }, (_, i) =>
-        queue.run(async () => {
-          started.push(i);
-          most = Math.max(most, ++running);
-          await new Promise((go) => setImmediate(go));
-          running--;
-          if (i === 3) throw new Error("this one fails");
-          return i;
-        }),
-      ),
-    );
-    expect(most).toBe(2);
-    expect(started).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8]);
-    expect(results.map(({ status }) => status)).toEqual(
-      Array.from({ length: 9 }, (_, i) => (i === 3 ? "rejected" : "fulfilled")),
-    );
+describe("rows that come together", () => {
+  it("are written together, and each promise is kept only then", async () => {
+    const written: number[][] = [];
+    const together = new Together<number>((rows) => written.push(rows));
+    await Promise.all([together.add(1), together.add(2)]);
+    await together.add(3);
+    expect(written).toEqual([[1, 2], [3]]);
+    const failing = new Together<number>(() => {
+      throw new Error("full");
+    });
+    await expect(failing.add(1)).rejects.toThrow("full");
   });
 });
 

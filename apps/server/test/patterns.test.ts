@@ -1,7 +1,5 @@
-import { join } from "node:path";
-import Database from "better-sqlite3";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { JOB_VERSION, mm } from "@wide-quilt/core";
+import { mm } from "@wide-quilt/core";
 import type { JobView, PatternView, ProblemBody } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
@@ -52,31 +50,4 @@ describe("the pattern book over HTTP", () => {
     const nameless = await client.ask<ProblemBody>("POST", "/patterns", { job: "x", name: " ", folder: "" });
     expect(nameless).toMatchObject({ status: 400, body: { field: "name" } });
   });
-});
-
-it("brings jobs that an older version kept up to date when it starts", async () => {
-  const folder = testFolder();
-  let own = await Server.start(folder);
-  const { id, job } = await new Client(own).importJob({ name: "Old" });
-  await own.kill();
-  // As version 1 had it.
-  const { sheets: _sheets, ...rest } = job as unknown as Record<string, unknown>;
-  const { cuts: _cuts, ...ticket } = job.ticket as unknown as Record<string, unknown>;
-  const { trim: _t, bleed: _b, safe: _s, enlarged: _e, facing: _f, ...sheet } = job.sheet;
-  const old = { ...rest, version: 1, sheet, ticket: { ...ticket, turnPieces: true } };
-  const database = new Database(join(folder, "wide-quilt.sqlite"));
-  database.prepare("UPDATE jobs SET job = ? WHERE id = ?").run(JSON.stringify(old), id);
-  database.close();
-  own = await Server.start(folder);
-  try {
-    const { body } = await new Client(own).ask<JobView>("GET", `/jobs/${id}`);
-    expect(body.job).toMatchObject({
-      version: JOB_VERSION,
-      name: "Old",
-      ticket: { turnPieces: "all" },
-      sheet: { trim: null },
-    });
-  } finally {
-    await own.kill();
-  }
 });

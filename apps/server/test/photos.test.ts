@@ -21,9 +21,10 @@ const photo = (background: string, width = 640, height = 480) =>
     .jpeg()
     .toBuffer();
 const kept = () =>
-  readdirSync(join(server.data, "photos/originals"), { recursive: true, withFileTypes: true }).filter((e) =>
-    e.isFile(),
-  );
+  readdirSync(join(server.data, "wide-quilt/photos/originals"), {
+    recursive: true,
+    withFileTypes: true,
+  }).filter((e) => e.isFile());
 
 describe("photos over HTTP", () => {
   it("keeps good photos and names each bad one, in one upload", async () => {
@@ -45,7 +46,7 @@ describe("photos over HTTP", () => {
       { name: "nothing.jpg", why: expect.stringContaining("empty") },
       { name: "cut.jpg", why: expect.stringContaining("damaged or was cut off") },
     ]);
-    expect(readdirSync(join(server.data, "photos/arriving"))).toEqual([]);
+    expect(readdirSync(join(server.data, "wide-quilt/arriving"))).toEqual([]);
   });
 
   it("keeps a photo once, under the hash of its bytes", async () => {
@@ -79,7 +80,7 @@ describe("photos over HTTP", () => {
     }
     // A preview that a power cut emptied is made again.
     const id = body.photos[0]!.id;
-    writeFileSync(join(server.data, "photos/previews", id.slice(0, 2), `${id}-320.jpg`), "");
+    writeFileSync(join(server.data, "wide-quilt/photos/previews", id.slice(0, 2), `${id}-320.jpg`), "");
     const again = await fetch(`${server.address}/api/photos/${id}/preview/320`);
     expect((await again.arrayBuffer()).byteLength).toBeGreaterThan(500);
     const other = await client.ask<ProblemBody>("GET", `/photos/${"0".repeat(64)}/preview/320`);
@@ -88,7 +89,7 @@ describe("photos over HTTP", () => {
   });
 
   it("keeps nothing of an upload that breaks off", async () => {
-    const arriving = () => readdirSync(join(server.data, "photos/arriving"));
+    const arriving = () => readdirSync(join(server.data, "wide-quilt/arriving"));
     const half = connect(Number(server.port), "127.0.0.1");
     const head = `POST /api/photos?name=half.jpg HTTP/1.1\r\nHost: 127.0.0.1:${server.port}`;
     half.write(`${head}\r\nContent-Type: application/octet-stream\r\nContent-Length: 9000000\r\n\r\n`);

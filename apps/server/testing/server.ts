@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import { spawn, spawnSync, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
 import { createRequire } from "node:module";
 
@@ -30,8 +30,27 @@ export class Server {
     return Server.run(data);
   }
 
+  /** Starts it with exactly these arguments, and gives back how it ended and what it said, for starts that are refused. */
+  static refused(...args: string[]): { code: number | null; said: string } {
+    const { status, stderr } = spawnSync(process.execPath, [MAIN, ...args], {
+      encoding: "utf8",
+      timeout: 30_000,
+    });
+    return { code: status, said: stderr };
+  }
+
   private static async run(data: string, ...more: string[]): Promise<Server> {
-    const args = ["--max-semi-space-size=64", MAIN, "--data", data, "--port", "0", ...more];
+    const args = [
+      "--max-semi-space-size=64",
+      MAIN,
+      "--data",
+      data,
+      "--port",
+      "0",
+      "--printer-ports",
+      "any",
+      ...more,
+    ];
     const child = spawn(process.execPath, args, { stdio: ["ignore", "pipe", "inherit"] });
     const address = await new Promise<string>((resolve, reject) => {
       let said = "";

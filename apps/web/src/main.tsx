@@ -3,50 +3,57 @@ import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
 import { createBrowserRouter, RouterProvider } from "react-router";
 import { later, LaterContext } from "./app/later.ts";
-import { NotHere } from "./app/NotHere.tsx";
+import { BASE, whenNewer } from "./api/client.ts";
+import { NotHere, PageFault } from "./app/NotHere.tsx";
 import { Shell } from "./app/Shell.tsx";
 import { store } from "./app/store.ts";
+import { newerNoticed } from "./table/view.ts";
 import { JobsView } from "./views/jobs/JobsView.tsx";
 import "./style.css";
 
-const router = createBrowserRouter([
-  {
-    element: <Shell />,
-    errorElement: <NotHere />,
-    children: [
-      { path: "/", element: <JobsView /> },
-      {
-        path: "/jobs/:id",
-        lazy: async () => ({ Component: (await import("./views/table/TableView.tsx")).TableView }),
-      },
-      {
-        path: "/jobs/:id/press",
-        lazy: async () => ({ Component: (await import("./views/press/PressView.tsx")).PressView }),
-      },
-      {
-        path: "/jobs/:id/people",
-        lazy: async () => ({ Component: (await import("./views/people/PeopleView.tsx")).PeopleView }),
-      },
-      {
-        path: "/jobs/:id/cuts",
-        lazy: async () => ({ Component: (await import("./views/cuts/CutsView.tsx")).CutsView }),
-      },
-      {
-        path: "/patterns",
-        lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
-      },
-      {
-        path: "/runs",
-        lazy: async () => ({ Component: (await import("./views/runs/RunsView.tsx")).RunsView }),
-      },
-      {
-        path: "/sizes",
-        lazy: async () => ({ Component: (await import("./views/sizes/SizesView.tsx")).SizesView }),
-      },
-      { path: "*", element: <NotHere /> },
-    ],
-  },
-]);
+const router = createBrowserRouter(
+  [
+    {
+      element: <Shell />,
+      errorElement: <PageFault />,
+      children: [
+        { path: "/", element: <JobsView /> },
+        {
+          path: "/jobs/:id",
+          lazy: async () => ({ Component: (await import("./views/table/TableView.tsx")).TableView }),
+        },
+        {
+          path: "/jobs/:id/press",
+          lazy: async () => ({ Component: (await import("./views/press/PressView.tsx")).PressView }),
+        },
+        {
+          path: "/jobs/:id/people",
+          lazy: async () => ({ Component: (await import("./views/people/PeopleView.tsx")).PeopleView }),
+        },
+        {
+          path: "/jobs/:id/cuts",
+          lazy: async () => ({ Component: (await import("./views/cuts/CutsView.tsx")).CutsView }),
+        },
+        {
+          path: "/patterns",
+          lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
+        },
+        {
+          path: "/runs",
+          lazy: async () => ({ Component: (await import("./views/runs/RunsView.tsx")).RunsView }),
+        },
+        {
+          path: "/sizes",
+          lazy: async () => ({ Component: (await import("./views/sizes/SizesView.tsx")).SizesView }),
+        },
+        { path: "*", element: <NotHere /> },
+      ],
+    },
+  ],
+  { basename: BASE || "/" },
+);
+
+whenNewer(() => store.dispatch(newerNoticed()));
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

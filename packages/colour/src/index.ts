@@ -15,4 +15,5 @@ export {
 export { BadProfile, readProfile, type ProfileFacts } from "./icc/read.ts";
 export { lutTag, type Lut } from "./icc/tags.ts";
 export { writeProfile, type ProfileParts } from "./icc/write.ts";
+export { readUsableProfile } from "./usable.ts";
 export { softProof, type SoftProof, type SoftProofSetup } from "./proof.ts";

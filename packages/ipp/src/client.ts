@@ -24,6 +24,21 @@ export class PrinterFault extends Error {
   override name = "PrinterFault";
 }
 
+/** A printer could not be reached, or was busy: what was asked was not done, and may be asked again later. */
+export class PrinterAway extends PrinterFault {
+  override name = "PrinterAway";
+}
+
+/** The line broke after a printer was asked and before it answered: it may have done what was asked. */
+export class PrinterSilent extends PrinterFault {
+  override name = "PrinterSilent";
+}
+
+/** A printer does not know a job any more. */
+export class JobForgotten extends PrinterFault {
+  override name = "JobForgotten";
+}
+
 /** How far a job is. */
 export interface JobReport {
   id: number;
@@ -41,8 +56,11 @@ const STATES: Record<number, JobReport["state"]> = {
   [JOB_STATES.completed]: "done",
 };
 
-/** A printer that does not answer is given up after this long, in milliseconds. */
-const PATIENCE = 20_000;
+/** A printer that says nothing for so long is given up, and one whose whole answer takes longer, in milliseconds. */
+const SILENCE = 20_000;
+const ANSWER = 30_000;
+/** Bytes a second that a document is taken in with at least; a slower printer is given up. */
+const SLOWEST = 20_000;
 /** The most that is read of an answer. */
 const MOST_BYTES = 4 * 1024 ** 2;
 
@@ -52,6 +70,8 @@ export class PrinterClient {
 
   constructor(
     private readonly address: string,
+    /** Breaks off whatever is being asked. */
+    private readonly signal?: AbortSignal,
     private readonly user = "wide-quilt",
   ) {}
 
@@ -98,6 +118,15 @@ export class PrinterClient {
     return null;
   }
 
+  /** Whether it still knows of jobs that it has printed (RFC 8011, 5.3.7.3, leaves that to printers). */
+  async keepsHistory(): Promise<boolean> {
+    const answer = await this.ask(OPERATIONS.getJobs, {
+      "which-jobs": [keyword("completed")],
+      "requested-attributes": [keyword("job-id")],
+    });
+    return answer.groups.some(({ of }) => of === "job");
+  }
+
   async cancel(id: number): Promise<void> {
     await this.ask(OPERATIONS.cancelJob, { "job-id": [integer(id)] });
   }
@@ -142,16 +171,23 @@ export class PrinterClient {
     if (protocol !== "http:") {
       throw new PrinterFault(`${this.address} asks for an encrypted connection, which is not supported yet.`);
     }
+    const deadline = ANSWER + (body.length / SLOWEST) * 1000;
     return new Promise((resolve, reject) => {
-      const fail = (why: string) => reject(new PrinterFault(why));
+      let isSent = false;
+      const settle = (act: () => void) => {
+        clearTimeout(timer);
+        act();
+      };
+      const fail = (fault: PrinterFault) => settle(() => reject(fault));
       const asking = request(
         {
-          hostname,
+          hostname: hostname.replace(/^\[|\]$/g, ""),
           port: port === "" ? 631 : Number(port),
           path: pathname,
           method: "POST",
           headers: { "Content-Type": "application/ipp", "Content-Length": body.length },
-          timeout: PATIENCE,
+          timeout: SILENCE,
+          signal: this.signal,
         },
         (response) => {
           const parts: Buffer[] = [];
@@ -161,22 +197,34 @@ export class PrinterClient {
             if (length > MOST_BYTES) asking.destroy(new Error("its answer does not end"));
             parts.push(part);
           });
-          response.on("end", () =>
-            response.statusCode === 200
-              ? resolve(Buffer.concat(parts))
-              : fail(
-                  `The printer at ${this.address} answered with HTTP ${response.statusCode}. Is the address right?`,
-                ),
+          response.on("end", () => {
+            const status = response.statusCode ?? 0;
+            if (status === 200) return settle(() => resolve(Buffer.concat(parts)));
+            const isBusy = status === 503 || status === 429;
+            const why = `The printer at ${this.address} answered with HTTP ${status}.`;
+            fail(
+              isBusy
+                ? new PrinterAway(`${why} It is busy.`)
+                : new PrinterFault(`${why} Is the address right?`),
+            );
+          });
+          response.on("error", (error) =>
+            fail(new PrinterSilent(`The printer went away in the middle: ${error.message}.`)),
           );
-          response.on("error", (error) => fail(`The printer went away in the middle: ${error.message}.`));
         },
       );
+      const timer = setTimeout(() => asking.destroy(new Error("it did not answer in time")), deadline);
+      asking.on("socket", (socket) => socket.on("connect", () => (isSent = true)));
       asking.on("timeout", () => asking.destroy(new Error("it did not answer in time")));
-      asking.on("error", (error: NodeJS.ErrnoException) =>
+      asking.on("error", (error: NodeJS.ErrnoException) => {
+        if (this.signal?.aborted) return settle(() => reject(error));
+        const Kind = isSent ? PrinterSilent : PrinterAway;
         fail(
-          `The printer at ${this.address} cannot be reached: ${UNREACHED[error.code ?? ""] ?? error.message}. Is it switched on and in the same network?`,
-        ),
-      );
+          new Kind(
+            `The printer at ${this.address} cannot be reached: ${UNREACHED[error.code ?? ""] ?? error.message}. Is it switched on and in the same network?`,
+          ),
+        );
+      });
       asking.end(body);
     });
   }
@@ -209,13 +257,16 @@ const SENTENCES: Record<number, string> = {
   [STATUS.operationNotSupported]: "The printer cannot do that.",
 };
 
+/** Answers that mean “later”: server-error-service-unavailable, -temporary-error, -not-accepting-jobs, -busy (RFC 8011, B.1.5). */
+const LATER: ReadonlySet<number> = new Set([0x0502, 0x0505, 0x0506, 0x0507]);
+
 function refused(answer: Message): PrinterFault {
   const { code } = answer;
+  if (code === STATUS.notFound) return new JobForgotten(SENTENCES[code]!);
   const said = first(attributesOf(answer, "operation")["status-message"]);
   const why = SENTENCES[code] ?? "The printer refused.";
-  return new PrinterFault(
-    said === undefined ? `${why} (status ${code.toString(16)})` : `${why} It says: ${said}.`,
-  );
+  const Kind = LATER.has(code) ? PrinterAway : PrinterFault;
+  return new Kind(said === undefined ? `${why} (status ${code.toString(16)})` : `${why} It says: ${said}.`);
 }
 
 /** The attributes of an answer’s first group of a kind. */

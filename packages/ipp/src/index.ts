@@ -4,6 +4,13 @@ export { decode, NoMessage } from "./decode.ts";
 export { encode } from "./encode.ts";
 export * from "./can.ts";
 export * from "./trouble.ts";
-export { PrinterClient, PrinterFault, type JobReport } from "./client.ts";
+export {
+  JobForgotten,
+  PrinterAway,
+  PrinterClient,
+  PrinterFault,
+  PrinterSilent,
+  type JobReport,
+} from "./client.ts";
 export { decodeRaster, encodeRaster } from "./raster/raster.ts";
 export type { RasterPage, RasterSpace } from "./raster/header.ts";

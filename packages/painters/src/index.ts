@@ -6,7 +6,7 @@ export * from "./photo/index.ts";
 export * from "./progress.ts";
 export { paintFile, type FileSetup } from "./file/paintFile.ts";
 export { fileName, outputNames } from "./file/fileName.ts";
-export { flush, temporaryBeside, UNFINISHED, writeForNow, writeWhole } from "./file/atomic.ts";
+export { flush, makeFolder, temporaryBeside, UNFINISHED, writeForNow, writeWhole } from "./file/atomic.ts";
 export { paintSheet, type PaintSetup } from "./pixels/paint.ts";
 export { encodeSheet, JPEG_SIDE, jpegSizes, NotEncoded, type PixelFormat } from "./pixels/encode.ts";
 export { coverage } from "./pixels/coverage.ts";

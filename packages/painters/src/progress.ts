@@ -11,6 +11,8 @@ export interface Watch {
   progress?(progress: Progress): void;
   /** True once nobody waits for the result any more. */
   cancelled?(): boolean;
+  /** Waits before each further sheet until it may be painted; left out, it always may. */
+  next?(): Promise<void>;
 }
 
 /** Thrown by long work that was cancelled. */

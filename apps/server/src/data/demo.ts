@@ -18,7 +18,7 @@ import { DataFolder } from "./folder.ts";
 /** Fills a data folder with the demo, once; what a person then does to it stays. */
 export async function fillWithDemo(app: INestApplication, say: (line: string) => void): Promise<void> {
   const folder = app.get(DataFolder);
-  const filled = join(folder.root, "demo-is-in");
+  const filled = join(folder.home, "demo-is-in");
   if (existsSync(filled)) return;
   const photos = app.get(PhotosService);
   let done = 0;

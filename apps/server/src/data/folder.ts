@@ -1,9 +1,22 @@
-import { existsSync, mkdirSync, readdirSync, rmSync } from "node:fs";
+import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { UNFINISHED, type PreviewSize } from "@wide-quilt/painters";
+import type { PreviewSize } from "@wide-quilt/painters";
 
-/** The one folder that everything is kept in, and where things lie in it. */
+/** The one name under which everything of ours lies in the folder that a person chose. */
+export const HOME = "wide-quilt";
+
+/**
+ * The one folder that everything is kept in, and where things lie in it.
+ *
+ *     DIR/out/…                 written files: the person's
+ *     DIR/wide-quilt/           ours
+ *       wide-quilt.json           says that it is ours, and of which version
+ *       wide-quilt.sqlite         jobs, steps, runs …
+ *       photos/ graphics/ profiles/
+ *       arriving/ proofs/ unfinished/   nothing that has to be kept
+ */
 export class DataFolder {
+  readonly home: string;
   readonly database: string;
   /** Written files, for the person to take. */
   readonly out: string;
@@ -11,21 +24,27 @@ export class DataFolder {
   readonly proofs: string;
   /** Photos on their way in. */
   readonly arriving: string;
+  /** Files of runs that are being painted, by run. */
+  readonly unfinished: string;
+  readonly photos: string;
+  readonly graphics: string;
+  readonly profiles: string;
 
   constructor(readonly root: string) {
-    this.database = join(root, "wide-quilt.sqlite");
+    this.home = join(root, HOME);
+    this.database = join(this.home, "wide-quilt.sqlite");
     this.out = join(root, "out");
-    this.proofs = join(root, "proofs");
-    this.arriving = join(root, "photos", "arriving");
-    rmSync(this.proofs, { recursive: true, force: true });
-    rmSync(this.arriving, { recursive: true, force: true });
-    for (const folder of [this.out, this.proofs, this.arriving]) mkdirSync(folder, { recursive: true });
-    sweepUnfinished(this.out);
+    this.proofs = join(this.home, "proofs");
+    this.arriving = join(this.home, "arriving");
+    this.unfinished = join(this.home, "unfinished");
+    this.photos = join(this.home, "photos");
+    this.graphics = join(this.home, "graphics");
+    this.profiles = join(this.home, "profiles");
   }
 
   /** A photo's file, as it came. */
   original(photo: string): string {
-    return join(this.root, "photos", "originals", photo.slice(0, 2), photo);
+    return join(this.photos, "originals", photo.slice(0, 2), photo);
   }
 
   /** A photo's file as painters read it: what came, or what was developed from it. */
@@ -36,25 +55,19 @@ export class DataFolder {
 
   /** Where a photo lies that was developed from a format painters do not read. */
   developed(photo: string): string {
-    return join(this.root, "photos", "developed", photo.slice(0, 2), `${photo}.jpg`);
+    return join(this.photos, "developed", photo.slice(0, 2), `${photo}.jpg`);
+  }
+
+  preview(photo: string, size: PreviewSize): string {
+    return join(this.photos, "previews", photo.slice(0, 2), `${photo}-${size}.jpg`);
   }
 
   /** A colour profile that was added. */
   profile(id: string): string {
-    return join(this.root, "profiles", `${id}.icc`);
+    return join(this.profiles, `${id}.icc`);
   }
 
   graphic(id: string): string {
-    return join(this.root, "graphics", id.slice(0, 2), id);
+    return join(this.graphics, id.slice(0, 2), id);
   }
-
-  preview(photo: string, size: PreviewSize): string {
-    return join(this.root, "photos", "previews", photo.slice(0, 2), `${photo}-${size}.jpg`);
-  }
-}
-
-/** Takes away what a killed process left half-written. */
-function sweepUnfinished(folder: string): void {
-  for (const name of readdirSync(folder))
-    if (name.endsWith(UNFINISHED)) rmSync(join(folder, name), { recursive: true });
 }

@@ -1,5 +1,5 @@
 import type { ProfileFacts } from "@wide-quilt/colour";
-import type { Format, Job, PhotoRecord, Printer, StyleChange } from "@wide-quilt/core";
+import type { Format, Job, Kind, Patch, PhotoRecord, Printer, StyleChange } from "@wide-quilt/core";
 import type { RunNaming, WorkState } from "../contract.ts";
 import { index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
 
@@ -10,22 +10,30 @@ export const photos = sqliteTable("photos", {
   addedAt: integer("added_at", { mode: "timestamp_ms" }).notNull(),
 });
 
+/** Graphics, each once: the id is the hash of what is kept of the file. */
+export const graphics = sqliteTable("graphics", {
+  id: text("id").primaryKey(),
+  addedAt: integer("added_at", { mode: "timestamp_ms" }).notNull(),
+});
+
 /** Jobs as they are now. */
 export const jobs = sqliteTable("jobs", {
   id: text("id").primaryKey(),
   job: text("job", { mode: "json" }).$type<Job>().notNull(),
-  /** Counts every change, undo included; a change must say which version it was made on. */
+  /** What lists show of it, so that they need not read it: its name, its kind, how many photos it has. */
+  name: text("name").notNull().default(""),
+  kind: text("kind").$type<Kind>().notNull().default("copies"),
+  count: integer("count").notNull().default(0),
+  /** Counts every change, undo included. */
   version: integer("version").notNull(),
-  /** The revision that the job stands at; 0 before the first. Undo lowers it. */
-  at: integer("at").notNull(),
-  /** The last edit taken in, so that one that is sent twice is applied once. */
-  lastEdit: text("last_edit"),
+  /** Said once to whoever opens it next; null for nothing. */
+  notice: text("notice"),
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
   changedAt: integer("changed_at", { mode: "timestamp_ms" }).notNull(),
   binnedAt: integer("binned_at", { mode: "timestamp_ms" }),
 });
 
-/** The steps of a job: the parts that a step changed, before and after. */
+/** The steps of a job: what each changed. */
 export const revisions = sqliteTable(
   "revisions",
   {
@@ -37,10 +45,27 @@ export const revisions = sqliteTable(
     says: text("says").notNull(),
     /** Edits of one gesture (a drag, a turn of the wheel) are one step. */
     gesture: text("gesture"),
-    before: text("before", { mode: "json" }).$type<Partial<Job>>().notNull(),
-    after: text("after", { mode: "json" }).$type<Partial<Job>>().notNull(),
+    /** The window that made it; null for nobody’s in particular. */
+    client: text("client"),
+    patch: text("patch", { mode: "json" }).$type<Patch>().notNull().default([]),
+    /** Whether it was taken back. */
+    undone: integer("undone", { mode: "boolean" }).notNull().default(false),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],
+);
+
+/** Windows that changed a job, and the last thing each of them did, so that what is sent twice is done once. */
+export const clients = sqliteTable(
+  "clients",
+  {
+    jobId: text("job_id")
+      .notNull()
+      .references(() => jobs.id, { onDelete: "cascade" }),
+    client: text("client").notNull(),
+    lastAct: text("last_act").notNull(),
+    seenAt: integer("seen_at", { mode: "timestamp_ms" }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.client] })],
 );
 
 /** Kept layouts: jobs without their photos. */
@@ -61,17 +86,30 @@ export const styles = sqliteTable("styles", {
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
 });
 
-/** Every output that was made: the job as it was, how it was written, what came of it. */
+/** Jobs as they were when runs were made of them, each once. */
+export const runJobs = sqliteTable("run_jobs", {
+  /** The hash of the job’s text. */
+  hash: text("hash").primaryKey(),
+  job: text("job", { mode: "json" }).$type<Job>().notNull(),
+});
+
+/** Every output that was made: how it was written, what came of it, and what lists show of its job. */
 export const runs = sqliteTable(
   "runs",
   {
     id: text("id").primaryKey(),
+    /** Counts up: runs are done and shown in this order, whatever the clock says. */
+    number: integer("number").notNull().default(0),
     jobId: text("job_id").notNull(),
-    job: text("job", { mode: "json" }).$type<Job>().notNull(),
+    jobHash: text("job_hash").notNull().default(""),
+    jobName: text("job_name").notNull().default(""),
+    /** The printer or way that it is made by, as the ticket has it. */
+    madeBy: text("made_by").notNull().default(""),
+    profile: text("profile"),
     format: text("format").$type<Format>().notNull(),
     quality: integer("quality").notNull(),
     state: text("state").$type<WorkState>().notNull(),
-    /** Why it failed, in a sentence. */
+    /** Why it failed, or what else is to be said of its end, in a sentence. */
     why: text("why"),
     files: text("files", { mode: "json" }).$type<{ name: string; bytes: number }[]>().notNull(),
     createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
@@ -85,12 +123,35 @@ export const runs = sqliteTable(
     price: real("price"),
     /** The printer that it goes to; null for files. */
     printer: text("printer", { mode: "json" }).$type<{ name: string; address: string }>(),
-    /** How many of its documents the printer has reported as printed: none of them is sent again. */
-    printed: integer("printed").notNull().default(0),
+    /** How many times painting it ended the painting process. */
+    deaths: integer("deaths").notNull().default(0),
+    /** Whether a person said that sheets which the printer forgot came out. */
+    trusts: integer("trusts", { mode: "boolean" }).notNull().default(false),
     /** The run that it is made exactly as. */
     again: text("again"),
   },
-  (table) => [index("runs_by_job").on(table.jobId)],
+  (table) => [index("runs_by_job").on(table.jobId), index("runs_by_number").on(table.number)],
+);
+
+/** What is known of each file or printed document of a run. */
+export const runSheets = sqliteTable(
+  "run_sheets",
+  {
+    runId: text("run_id")
+      .notNull()
+      .references(() => runs.id, { onDelete: "cascade" }),
+    /** From 0, in the order of the files. */
+    number: integer("number").notNull(),
+    /** Its size once it is painted. */
+    bytes: integer("bytes").notNull(),
+    /** How much of each of its sheets the inks cover. */
+    coverage: text("coverage", { mode: "json" }).$type<number[]>().notNull(),
+    /** How far it is on its way to a printer; null before. */
+    sent: text("sent").$type<"sending" | "sent" | "printed" | "unsure">(),
+    /** Its number at the printer. */
+    printerJob: integer("printer_job"),
+  },
+  (table) => [primaryKey({ columns: [table.runId, table.number] })],
 );
 
 /** Colour profiles that were added; the id is the hash of the file. */

@@ -1,39 +1,127 @@
-import { eq } from "drizzle-orm";
-import { JOB_VERSION, readJob, type Job } from "@wide-quilt/core";
+import { existsSync, readdirSync } from "node:fs";
+import { join } from "node:path";
+import type Database from "better-sqlite3";
+import { asc, eq, lt, sql, type SQL } from "drizzle-orm";
+import { diff, inverse, JOB_VERSION, patched, readJob, type Job, type Patch } from "@wide-quilt/core";
 import type { Db } from "./database.ts";
-import { jobs, patterns, revisions, runs } from "./schema.ts";
+import { graphics, jobs, patterns, revisions, runJobs, runs } from "./schema.ts";
+
+const VERSION = sql`json_extract(job, '$.version')`;
+const isOlder: SQL = lt(VERSION, JOB_VERSION);
+
+/** Whether every job is of this program’s form. */
+export const isUpToDate = (client: Database.Database): boolean =>
+  ["jobs", "patterns"].every(
+    (table) =>
+      client
+        .prepare(`SELECT 1 FROM ${table} WHERE json_extract(job, '$.version') < ? LIMIT 1`)
+        .get(JOB_VERSION) === undefined,
+  );
+
+const FORGOTTEN =
+  "This job was brought up to a newer Wide Quilt. Its older steps could not be brought along and cannot be undone any more; the job itself is as it was.";
 
 /**
- * Brings jobs, patterns and the jobs of runs that an older version kept up to this one's form. The steps of such a job are forgotten:
- * they hold parts in the old form, and one back would make a job that nobody can read. A job that cannot be brought up to
- * date stays as it is, for a later version to read.
+ * Brings jobs, patterns and the jobs of runs that an older version kept up to this one's form, and the steps of jobs
+ * with them. Steps that cannot be brought along are forgotten, and the job says so once. A job that cannot be brought
+ * up to date stays as it is, for a later version to read.
  */
-export function bringUpToDate(db: Db): void {
+export function bringUpToDate(db: Db, graphicsFolder: string): void {
   db.transaction((tx) => {
-    for (const { id, job } of tx.select({ id: jobs.id, job: jobs.job }).from(jobs).all()) {
-      const current = newer(job);
-      if (!current) continue;
-      tx.delete(revisions).where(eq(revisions.jobId, id)).run();
-      tx.update(jobs).set({ job: current, at: 0 }).where(eq(jobs.id, id)).run();
-    }
-    for (const { id, job } of tx.select().from(patterns).all()) {
+    for (const { id } of tx.select({ id: jobs.id }).from(jobs).where(isOlder).all()) bringJob(tx, id);
+    for (const { id, job } of tx.select().from(patterns).where(isOlder).all()) {
       const current = newer(job);
       if (current) tx.update(patterns).set({ job: current }).where(eq(patterns.id, id)).run();
     }
-    for (const { id, job, format, quality } of tx.select().from(runs).all()) {
+    for (const { hash, job } of tx.select().from(runJobs).where(isOlder).all()) {
       const current = newer(job);
-      if (!current) continue;
+      const run = tx.select().from(runs).where(eq(runs.jobHash, hash)).get();
+      if (!current || !run) continue;
+      const { format, quality } = run;
       const press = { ...current.press, file: { ...current.press.file, format, quality } };
-      tx.update(runs)
+      tx.update(runJobs)
         .set({ job: { ...current, press } })
-        .where(eq(runs.id, id))
+        .where(eq(runJobs.hash, hash))
         .run();
     }
+    // Graphics were known by their files alone.
+    for (const id of idsIn(graphicsFolder))
+      tx.insert(graphics).values({ id, addedAt: new Date() }).onConflictDoNothing().run();
   });
 }
 
-function newer(job: Job): Job | null {
-  if (job.version >= JOB_VERSION) return null;
+type Tx = Parameters<Parameters<Db["transaction"]>[0]>[0];
+
+function bringJob(tx: Tx, id: string): void {
+  const { job } = tx.select({ job: jobs.job }).from(jobs).where(eq(jobs.id, id)).get()!;
+  const current = newer(job);
+  if (!current) return;
+  const steps = tx
+    .select()
+    .from(revisions)
+    .where(eq(revisions.jobId, id))
+    .orderBy(asc(revisions.number))
+    .all();
+  const done = steps.filter(({ undone }) => !undone).reverse();
+  const undone = steps.filter((step) => step.undone);
+  const back = walked(
+    job,
+    current,
+    done.map(({ patch }) => inverse(patch)),
+  );
+  const on = walked(
+    job,
+    current,
+    undone.map(({ patch }) => patch),
+  );
+  const set = (number: number, patch: Patch) =>
+    tx
+      .update(revisions)
+      .set({ patch })
+      .where(sql`${revisions.jobId} = ${id} AND ${revisions.number} = ${number}`)
+      .run();
+  for (const [i, patch] of back.entries()) set(done[i]!.number, inverse(patch));
+  for (const [i, patch] of on.entries()) set(undone[i]!.number, patch);
+  for (const { number } of [...done.slice(back.length), ...undone.slice(on.length)])
+    tx.delete(revisions)
+      .where(sql`${revisions.jobId} = ${id} AND ${revisions.number} = ${number}`)
+      .run();
+  const forgot = back.length < done.length || on.length < undone.length;
+  tx.update(jobs)
+    .set({ job: current, ...(forgot && { notice: FORGOTTEN }) })
+    .where(eq(jobs.id, id))
+    .run();
+}
+
+/** The same steps between the jobs of the new form, as far as they can be brought along. */
+function walked(old: Job, current: Job, patches: readonly Patch[]): Patch[] {
+  const found: Patch[] = [];
+  let [was, is] = [old, current];
+  for (const patch of patches) {
+    try {
+      was = patched(was, patch);
+    } catch {
+      return found;
+    }
+    const next = was.version === JOB_VERSION ? read(was) : newer(was);
+    if (!next) return found;
+    found.push(diff(is, next));
+    is = next;
+  }
+  return found;
+}
+
+const read = (job: Job): Job | null => {
   const reading = readJob(job);
   return reading.ok ? reading.job : null;
+};
+
+const newer = (job: Job): Job | null => (job.version >= JOB_VERSION ? null : read(job));
+
+function idsIn(folder: string): string[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder, { withFileTypes: true })
+    .filter((entry) => entry.isDirectory())
+    .flatMap(({ name }) => readdirSync(join(folder, name)))
+    .filter((name) => /^[0-9a-f]{64}$/.test(name));
 }

@@ -14,14 +14,18 @@ import {
 import { ApiBody, ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
 import { attachment } from "../web/attachment.ts";
-import { OnVersion, PutInBin, SendEdits, StartJob } from "./jobs.dto.ts";
+import { AskJob, PutInBin, SendEdits, StartJob, WalkSteps } from "./jobs.dto.ts";
+import { CardsService } from "./cards.service.ts";
 import { JobsService } from "./jobs.service.ts";
-import type { JobSummary, JobView } from "../contract.ts";
+import type { JobCardView, JobChange, JobSummary, JobView } from "../contract.ts";
 
 @ApiTags("Jobs")
 @Controller("api/jobs")
 export class JobsController {
-  constructor(@Inject(JobsService) private readonly jobs: JobsService) {}
+  constructor(
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(CardsService) private readonly cards: CardsService,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: "The jobs, or those in the bin, the last changed first" })
@@ -44,8 +48,14 @@ export class JobsController {
 
   @Get(":id")
   @ApiOperation({ summary: "One job, with the photos of its stash that are here" })
-  view(@Param("id") id: string): JobView {
-    return this.jobs.view(id);
+  view(@Param("id") id: string, @Query() { client }: AskJob): JobView {
+    return this.jobs.view(id, client);
+  }
+
+  @Get(":id/card")
+  @ApiOperation({ summary: "The job’s first sheet, and the sums that its card shows" })
+  card(@Param("id") id: string): Promise<JobCardView> {
+    return this.cards.of(id);
   }
 
   @Get(":id/file")
@@ -58,23 +68,25 @@ export class JobsController {
 
   @Post(":id/edits")
   @HttpCode(200)
-  @ApiOperation({ summary: "Changes a job; 409 with the current job when it was changed elsewhere" })
-  edit(@Param("id") id: string, @Body() { version, edits }: SendEdits): JobView {
-    return this.jobs.edit(id, version, edits);
+  @ApiOperation({
+    summary: "Changes a job as it is now; answers with what became of it since the caller’s version",
+  })
+  edit(@Param("id") id: string, @Body() sent: SendEdits): Promise<JobChange> {
+    return this.jobs.edit(id, sent);
   }
 
   @Post(":id/undo")
   @HttpCode(200)
-  @ApiOperation({ summary: "Takes the last step back" })
-  undo(@Param("id") id: string, @Body() { version }: OnVersion): JobView {
-    return this.jobs.undo(id, version);
+  @ApiOperation({ summary: "Takes the caller’s last step back" })
+  undo(@Param("id") id: string, @Body() walk: WalkSteps): Promise<JobChange> {
+    return this.jobs.undo(id, walk);
   }
 
   @Post(":id/redo")
   @HttpCode(200)
-  @ApiOperation({ summary: "Makes the step again that was taken back" })
-  redo(@Param("id") id: string, @Body() { version }: OnVersion): JobView {
-    return this.jobs.redo(id, version);
+  @ApiOperation({ summary: "Makes the step again that the caller took back" })
+  redo(@Param("id") id: string, @Body() walk: WalkSteps): Promise<JobChange> {
+    return this.jobs.redo(id, walk);
   }
 
   @Post(":id/duplicate")
@@ -84,9 +96,10 @@ export class JobsController {
   }
 
   @Put(":id/bin")
+  @HttpCode(204)
   @ApiOperation({ summary: "Puts a job in the bin or takes it out again" })
-  bin(@Param("id") id: string, @Body() { binned }: PutInBin): JobView {
-    return this.jobs.setBinned(id, binned);
+  bin(@Param("id") id: string, @Body() { binned }: PutInBin): void {
+    this.jobs.setBinned(id, binned);
   }
 
   @Delete(":id")

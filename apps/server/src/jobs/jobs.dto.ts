@@ -54,6 +54,14 @@ export class SentEdit {
   gesture?: string;
 
   @ApiProperty({
+    required: false,
+    description: "Whether the program found this by itself: it is no step then, and undo passes over it",
+  })
+  @IsOptional()
+  @IsBoolean()
+  byItself?: boolean;
+
+  @ApiProperty({
     type: Object,
     description: "One edit of a job",
     example: { do: "ticket", change: { gap: 3000 } },
@@ -62,14 +70,30 @@ export class SentEdit {
   edit!: Record<string, unknown>;
 }
 
-export class OnVersion {
-  @ApiProperty({ description: "The version of the job that this was made on" })
-  @IsInt()
-  @Min(0)
-  version!: number;
+export class AskJob {
+  @ApiProperty({
+    required: false,
+    description: "The window that asks; steps belong to the window that made them",
+  })
+  @IsOptional()
+  @IsString()
+  @Length(8, 64)
+  client?: string;
 }
 
-export class SendEdits extends OnVersion {
+/** Who acts on a job, and what they have of it. */
+export class ActOnJob extends AskJob {
+  @ApiProperty({
+    required: false,
+    description: "The version that the caller has: the answer is what changed since",
+  })
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  version?: number;
+}
+
+export class SendEdits extends ActOnJob {
   @ApiProperty({ type: [SentEdit] })
   @IsArray()
   @ArrayMinSize(1)
@@ -77,6 +101,14 @@ export class SendEdits extends OnVersion {
   @ValidateNested({ each: true })
   @Type(() => SentEdit)
   edits!: SentEdit[];
+}
+
+export class WalkSteps extends ActOnJob {
+  @ApiProperty({ required: false, description: "Made by the caller; what is sent twice is done once" })
+  @IsOptional()
+  @IsString()
+  @Length(8, 64)
+  id?: string;
 }
 
 export class PutInBin {

@@ -1,10 +1,14 @@
 import { randomUUID } from "node:crypto";
+import { setImmediate as breathe } from "node:timers/promises";
 import { Inject, Injectable } from "@nestjs/common";
-import { and, desc, eq, gt, isNotNull, isNull, lte } from "drizzle-orm";
+import { and, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
 import {
   applyEdit,
+  diff,
   freshJob,
-  LIMITS,
+  inverse,
+  patched,
+  PatchFault,
   readEdit,
   readJob,
   sayEdit,
@@ -12,60 +16,86 @@ import {
   type JobEdit,
   type JobFault,
   type Kind,
+  type Patch,
 } from "@wide-quilt/core";
 import { DB, type Db } from "../data/database.ts";
-import { jobs, revisions } from "../data/schema.ts";
+import { clients, jobs } from "../data/schema.ts";
+import { LiveService } from "../live/live.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
-import { deltaOf, isEmpty, joined, type Delta } from "./delta.ts";
-import type { SentEdit } from "./jobs.dto.ts";
-import type { JobSummary, JobView } from "../contract.ts";
+import type { ActOnJob, SendEdits, SentEdit, WalkSteps } from "./jobs.dto.ts";
+import { InTurn } from "./inTurn.ts";
+import { RecentChanges } from "./recent.ts";
+import { Steps, type Others } from "./steps.ts";
+import type { JobChange, JobSummary, JobView } from "../contract.ts";
 
 type JobRow = typeof jobs.$inferSelect;
 
-/** Steps that can be undone; older ones are forgotten. */
-const MOST_STEPS = 500;
+/** Milliseconds of edits after which others are let in. */
+const AT_A_TIME = 20;
 
-/** Jobs, saved as they change, every change a step that can be undone. */
+/** Changes after which free pages of the database are given back, and how many. */
+const GIVES_BACK = 50;
+const PAGES = 500;
+
+/** One edit that was put on a job, on its way into the database. */
+interface Done {
+  says: string;
+  gesture: string | null;
+  byItself: boolean;
+  patch: Patch;
+}
+
+/** Jobs, saved as they change, every change a step that can be undone by whoever made it. */
 @Injectable()
 export class JobsService {
+  private readonly steps: Steps;
+  private readonly recent = new RecentChanges();
+  private readonly inTurn = new InTurn();
+
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(PhotosService) private readonly photos: PhotosService,
-  ) {}
+    @Inject(LiveService) private readonly live: LiveService,
+  ) {
+    this.steps = new Steps(db);
+  }
 
   list(binned: boolean): JobSummary[] {
-    const rows = this.db
-      .select()
+    const { id, name, kind, count, version, changedAt, binnedAt } = jobs;
+    return this.db
+      .select({ id, name, kind, photos: count, version, changedAt, binnedAt })
       .from(jobs)
       .where(binned ? isNotNull(jobs.binnedAt) : isNull(jobs.binnedAt))
       .orderBy(desc(jobs.changedAt))
-      .all();
-    return rows.map((row) => {
-      return { ...this.head(row), photos: this.photos.records(shownFirst(row.job)) };
-    });
+      .all()
+      .map((row) => ({ ...row, ...timesOf(row) }));
   }
 
-  view(id: string): JobView {
+  /** A job for a window, with what that window can undo. What is said once is said now. */
+  view(id: string, client?: string): JobView {
     const row = this.row(id);
-    const step = (number: number) =>
-      this.db
-        .select({ says: revisions.says })
-        .from(revisions)
-        .where(and(eq(revisions.jobId, id), eq(revisions.number, number)))
-        .get()?.says ?? null;
+    if (row.notice !== null) this.db.update(jobs).set({ notice: null }).where(eq(jobs.id, id)).run();
     return {
-      ...this.head(row),
+      id,
+      job: row.job,
       version: row.version,
-      undo: row.at > 0 ? step(row.at) : null,
-      redo: step(row.at + 1),
+      ...timesOf(row),
+      ...this.steps.view(id, this.others(id, client)),
       photos: this.photos.records(row.job.stash.map((photo) => photo.id)),
+      taken: this.taken(id, client),
+      notice: row.notice,
     };
   }
 
   /** A job alone, for those who need neither its photos nor its steps. */
   job(id: string): Job {
     return this.row(id).job;
+  }
+
+  /** A job and its version. */
+  jobNow(id: string): { job: Job; version: number } {
+    return this.row(id);
   }
 
   start(kind: Kind, name: string, locale?: string): JobView {
@@ -81,17 +111,16 @@ export class JobsService {
 
   duplicate(id: string): JobView {
     const job = this.job(id);
-    return this.keep({ ...job, name: `${job.name.slice(0, 190)}, copy` });
+    return this.keep({ ...job, name: `${shortened(job.name, 190)}, copy` });
   }
 
-  setBinned(id: string, binned: boolean): JobView {
+  setBinned(id: string, binned: boolean): void {
     this.row(id);
     this.db
       .update(jobs)
       .set({ binnedAt: binned ? new Date() : null })
       .where(eq(jobs.id, id))
       .run();
-    return this.view(id);
   }
 
   /** Deletes a job for good. Only what is in the bin can be deleted. */
@@ -105,139 +134,219 @@ export class JobsService {
       );
     }
     this.db.delete(jobs).where(eq(jobs.id, id)).run();
+    this.recent.forget(id);
+    this.live.toJob(id, "gone", () => ({ id }));
   }
 
   /**
-   * Applies edits, all or none. Throws a Problem when the job has changed since the version they were made on;
-   * it carries the job as it is now, so that the caller can put its edits on top of that.
+   * Applies edits to the job as it is now, all or none. Those that this window sent before, and whose answer it did not
+   * get, are passed over.
    */
-  edit(id: string, version: number, sent: readonly SentEdit[]): JobView {
-    this.db.transaction(() => {
+  edit(id: string, { client, version, edits }: SendEdits): Promise<JobChange> {
+    return this.inTurn.of(id, async () => {
       const row = this.row(id);
-      if (row.lastEdit !== null && row.lastEdit === sent.at(-1)!.id) return;
-      this.expectVersion(row, version);
-      for (const one of sent) this.step(id, one, read(one.edit));
+      const left = afterLast(edits, this.taken(id, client));
+      if (left.length > 0) await this.apply(row, left, client);
+      return this.changeFor(id, { client, version });
     });
-    return this.view(id);
   }
 
-  undo(id: string, version: number): JobView {
-    return this.walk(id, version, -1);
+  undo(id: string, walk: WalkSteps): Promise<JobChange> {
+    return this.walk(id, walk, "undo");
   }
 
-  redo(id: string, version: number): JobView {
-    return this.walk(id, version, 1);
+  redo(id: string, walk: WalkSteps): Promise<JobChange> {
+    return this.walk(id, walk, "redo");
   }
 
   /** Keeps a new job. */
   keep(job: Job): JobView {
     const id = randomUUID();
     const now = new Date();
-    this.db.insert(jobs).values({ id, job, version: 0, at: 0, createdAt: now, changedAt: now }).run();
+    this.db
+      .insert(jobs)
+      .values({ id, job, ...shownOf(job), version: 0, createdAt: now, changedAt: now })
+      .run();
     return this.view(id);
   }
 
-  /** Puts one edit on a job and remembers it as a step, or as part of the step that the same gesture began. */
-  private step(id: string, { id: editId, gesture }: SentEdit, edit: JobEdit): void {
-    const row = this.row(id);
-    const reading = readJob(applyEdit(row.job, edit));
-    if (!reading.ok) throw notAnEdit(reading.faults);
-    const { job } = reading;
-    const delta = deltaOf(row.job, job);
-    const at = isEmpty(delta) ? row.at : this.remember(row, delta, sayEdit(edit), gesture ?? null);
-    this.db
-      .update(jobs)
-      .set({ job, at, version: row.version + 1, lastEdit: editId, changedAt: new Date() })
-      .where(eq(jobs.id, id))
-      .run();
-  }
-
-  private remember(row: JobRow, delta: Delta, says: string, gesture: string | null): number {
-    const ofJob = eq(revisions.jobId, row.id);
-    this.db
-      .delete(revisions)
-      .where(and(ofJob, gt(revisions.number, row.at)))
-      .run();
-    const current = and(ofJob, eq(revisions.number, row.at));
-    const last = this.db.select().from(revisions).where(current).get();
-    if (gesture !== null && last?.gesture === gesture) {
-      this.db.update(revisions).set(joined(last, delta)).where(current).run();
-      return row.at;
+  /** Puts edits on a job, letting others in between; the job is read once, when all are on it. */
+  private async apply(row: JobRow, sent: readonly SentEdit[], client = ""): Promise<void> {
+    let { job } = row;
+    const done: Done[] = [];
+    let since = performance.now();
+    for (const { edit: value, gesture = null, byItself = false } of sent) {
+      const edit = read(value);
+      const next = applied(job, edit);
+      done.push({ says: sayEdit(edit), gesture, byItself, patch: diff(job, next) });
+      job = next;
+      if (performance.now() - since < AT_A_TIME) continue;
+      await breathe();
+      since = performance.now();
     }
-    const number = row.at + 1;
-    this.db
-      .insert(revisions)
-      .values({ jobId: row.id, number, says, gesture, ...delta })
-      .run();
-    this.db
-      .delete(revisions)
-      .where(and(ofJob, lte(revisions.number, number - MOST_STEPS)))
-      .run();
-    return number;
+    const reading = readJob(job);
+    if (!reading.ok) throw notAnEdit(reading.faults);
+    // What reading makes of it (a name without the spaces around it) belongs to the last of them.
+    done.push({ ...done.at(-1)!, patch: diff(job, reading.job) });
+    const last = sent.at(-1)!.id;
+    this.save(row, reading.job, diff(row.job, reading.job), client, last, () => {
+      for (const { byItself, ...step } of done) {
+        if (step.patch.length === 0 || byItself) continue;
+        const own = { ...step, client: client === "" ? null : client, undone: false };
+        this.steps.remember(row.id, own, this.others(row.id, client));
+      }
+    });
   }
 
-  private walk(id: string, version: number, by: 1 | -1): JobView {
-    this.db.transaction(() => {
+  private walk(
+    id: string,
+    { client, version, id: act }: WalkSteps,
+    way: "undo" | "redo",
+  ): Promise<JobChange> {
+    return this.inTurn.of(id, () => {
       const row = this.row(id);
-      this.expectVersion(row, version);
-      const number = by === -1 ? row.at : row.at + 1;
-      const step = this.db
-        .select()
-        .from(revisions)
-        .where(and(eq(revisions.jobId, id), eq(revisions.number, number)))
-        .get();
-      if (!step) return;
-      const job = { ...row.job, ...(by === -1 ? step.before : step.after) };
+      const isAgain = act !== undefined && this.taken(id, client) === act;
+      if (!isAgain) this.walkNow(row, client, way, act);
+      return this.changeFor(id, { client, version });
+    });
+  }
+
+  private walkNow(
+    row: JobRow,
+    client: string | undefined,
+    way: "undo" | "redo",
+    act: string | undefined,
+  ): void {
+    const { id } = row;
+    const others = this.others(id, client);
+    const undo = way === "undo" ? this.steps.toUndo(id, others) : null;
+    const step = undo?.step ?? (way === "redo" ? this.steps.nextUndone(id, others) : null);
+    if (!step) {
+      const last = this.steps.newest(id);
+      if (way === "undo" && last) throw anothers(`The last change here, “${last.says}”, was`);
+      return;
+    }
+    if (undo?.inTheWay) throw anothers(`“${undo.inTheWay.says}” builds on “${step.says}”, and was`);
+    const patch = way === "undo" ? inverse(step.patch) : step.patch;
+    const reading = readJob(put(row.job, patch, step.says));
+    if (!reading.ok) throw notAnEdit(reading.faults);
+    this.save(row, reading.job, patch, client, act, () => this.steps.setUndone(id, step, way === "undo"));
+  }
+
+  /** Saves a job with what led to it, all at once, and tells the windows that have it open. */
+  private save(
+    row: JobRow,
+    job: Job,
+    patch: Patch,
+    client: string | undefined,
+    act: string | undefined,
+    andThen: () => void,
+  ): void {
+    const { id } = row;
+    const version = row.version + 1;
+    const changedAt = new Date();
+    this.db.transaction(() => {
       this.db
         .update(jobs)
-        .set({ job, at: row.at + by, version: row.version + 1, changedAt: new Date() })
+        .set({ job, ...shownOf(job), version, changedAt })
         .where(eq(jobs.id, id))
         .run();
-      // A gesture that was undone is over: what comes next is a step of its own.
-      this.db
-        .update(revisions)
-        .set({ gesture: null })
-        .where(and(eq(revisions.jobId, id), eq(revisions.number, row.at + by)))
-        .run();
+      andThen();
+      if (client && act !== undefined) {
+        const last = { lastAct: act, seenAt: changedAt };
+        this.db
+          .insert(clients)
+          .values({ jobId: id, client, ...last })
+          .onConflictDoUpdate({ target: [clients.jobId, clients.client], set: last })
+          .run();
+      }
     });
-    return this.view(id);
+    // What old steps took is given back to the disk now and then; no more at a time than takes a moment.
+    if (version % GIVES_BACK === 0) this.db.all(sql.raw(`PRAGMA incremental_vacuum(${PAGES})`));
+    this.recent.add(id, version, patch);
+    this.live.toJob(id, "change", (other) => this.changeFor(id, { client: other, version: row.version }));
+  }
+
+  /** What became of a job since the version that a window has. */
+  private changeFor(id: string, { client, version }: ActOnJob): JobChange {
+    const now = this.db
+      .select({ version: jobs.version, changedAt: jobs.changedAt })
+      .from(jobs)
+      .where(eq(jobs.id, id))
+      .get();
+    if (!now) throw gone();
+    const patch = version === undefined ? null : this.recent.between(id, version, now.version);
+    const job = patch ? undefined : this.job(id);
+    return {
+      id,
+      version: now.version,
+      changedAt: now.changedAt.toISOString(),
+      ...this.steps.view(id, this.others(id, client)),
+      taken: this.taken(id, client),
+      ...(patch ? { from: version!, patch } : { from: null, patch: [], job }),
+      photos: this.photos.records(patch ? photosIn(patch) : job!.stash.map((photo) => photo.id)),
+    };
+  }
+
+  /** The windows whose steps one that asks leaves alone: others that have the job open. */
+  private others(job: string, own: string | undefined): Others {
+    return (client) => client !== own && this.live.isHere(job, client);
+  }
+
+  private taken(job: string, client: string | undefined): string | null {
+    if (!client) return null;
+    return (
+      this.db
+        .select({ lastAct: clients.lastAct })
+        .from(clients)
+        .where(and(eq(clients.jobId, job), eq(clients.client, client)))
+        .get()?.lastAct ?? null
+    );
   }
 
   private row(id: string): JobRow {
     const row = this.db.select().from(jobs).where(eq(jobs.id, id)).get();
-    if (!row)
-      throw Problem.notFound("job", "This job is not here any more. It may have been deleted for good.");
+    if (!row) throw gone();
     return row;
   }
-
-  private expectVersion(row: JobRow, version: number): void {
-    if (row.version === version) return;
-    throw new Problem(
-      409,
-      "changed-elsewhere",
-      "Changed elsewhere",
-      "This job was changed in another window in the meantime. Nothing is lost: load it again and put the change on top.",
-      { current: this.view(row.id) },
-    );
-  }
-
-  private head(row: JobRow) {
-    return {
-      id: row.id,
-      job: row.job,
-      changedAt: row.changedAt.toISOString(),
-      binnedAt: row.binnedAt?.toISOString() ?? null,
-    };
-  }
 }
 
-/** Photos that a first sheet can show: a list of jobs shows sheets, and needs no more of a stash of thousands. */
-function shownFirst({ shots, stash, ticket }: Job): string[] {
-  const putIn = Object.values(shots).flatMap(({ photo }) => photo ?? []);
-  const lines = ticket.kind === "mixed" ? ticket.pieces : ticket.kind === "portraits" ? ticket.people : [];
-  const ofLines = lines.flatMap(({ photo }) => photo ?? []);
-  return [...new Set([...putIn, ...ofLines, ...stash.slice(0, LIMITS.wholeCollage).map(({ id }) => id)])];
+const gone = () =>
+  Problem.notFound("job", "This job is not here any more. It may have been deleted for good.");
+
+const timesOf = ({ changedAt, binnedAt }: Pick<JobRow, "changedAt" | "binnedAt">) => ({
+  changedAt: changedAt.toISOString(),
+  binnedAt: binnedAt?.toISOString() ?? null,
+});
+
+/** What lists show of a job. */
+const shownOf = ({ name, ticket, stash }: Job) => ({ name, kind: ticket.kind, count: stash.length });
+
+/** Edits that come after the last one that was taken in. */
+const afterLast = (edits: readonly SentEdit[], last: string | null): readonly SentEdit[] =>
+  edits.slice(edits.findIndex(({ id }) => id === last) + 1);
+
+/** Photos that a patch puts into the stash. */
+function photosIn(patch: Patch): string[] {
+  const into = patch.flatMap((change): unknown[] => {
+    if (change.at[0] !== "stash" || "move" in change) return [];
+    if ("start" in change) return change.in;
+    return Array.isArray(change.to) ? change.to : [change.to];
+  });
+  return into.flatMap((value) =>
+    typeof value === "string" ? value : ((value as { id?: string } | undefined)?.id ?? []),
+  );
 }
+
+/** A text of at most so many characters, never ending inside one. */
+const shortened = (text: string, most: number): string => {
+  let short = "";
+  for (const sign of text) {
+    if (short.length + sign.length > most) break;
+    short += sign;
+  }
+  return short;
+};
 
 function read(edit: unknown): JobEdit {
   const reading = readEdit(edit);
@@ -245,11 +354,46 @@ function read(edit: unknown): JobEdit {
   return reading.edit;
 }
 
+/** The job with an edit on it. What an edit asks for that cannot be laid out is the edit’s fault. */
+function applied(job: Job, edit: JobEdit): Job {
+  try {
+    return applyEdit(job, edit);
+  } catch (error) {
+    if (!(error instanceof RangeError || error instanceof TypeError)) throw error;
+    throw notAnEdit([{ field: "", why: "This change cannot be worked out for this job." }]);
+  }
+}
+
+function put(job: Job, patch: Patch, says: string): Job {
+  try {
+    return patched(job, patch);
+  } catch (error) {
+    if (!(error instanceof PatchFault)) throw error;
+    throw new Problem(
+      409,
+      "built-upon",
+      "Not taken back",
+      `“${says}” cannot be taken back by itself: what it changed was changed again since. The job is as it was.`,
+    );
+  }
+}
+
+const anothers = (what: string) =>
+  new Problem(
+    409,
+    "anothers-step",
+    "Not taken back",
+    `${what} made in another window that is open now. It can be taken back there.`,
+  );
+
 const notAnEdit = (faults: JobFault[]) =>
   new Problem(422, "edit-refused", "Not changed", `${faults[0]!.why} The job is as it was.`, {
     field: faults[0]!.field,
-    faults,
+    faults: faults.slice(0, MOST_FAULTS),
   });
+
+/** Faults that are told one by one. */
+const MOST_FAULTS = 20;
 
 /** A file that is no job, with every fault named. */
 export const notAJob = (faults: JobFault[]) =>
@@ -261,8 +405,5 @@ export const notAJob = (faults: JobFault[]) =>
       .map(({ why }) => why)
       .slice(0, 3)
       .join(" "),
-    {
-      field: faults[0]!.field,
-      faults,
-    },
+    { field: faults[0]!.field, faults: faults.slice(0, MOST_FAULTS) },
   );

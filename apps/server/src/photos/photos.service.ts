@@ -1,28 +1,23 @@
 import { existsSync } from "node:fs";
-import { mkdir, rename, stat, writeFile } from "node:fs/promises";
+import { rename, stat } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import type { PhotoRecord } from "@wide-quilt/core";
-import { eq, inArray, sql } from "drizzle-orm";
+import { eq, inArray } from "drizzle-orm";
 import {
   BadPhoto,
   flush,
-  inspectPhoto,
-  makePreviews,
+  makeFolder,
   PHOTO_LIMITS,
   PREVIEW_SIZES,
-  writeForNow,
-  writeWhole,
   type PreviewSize,
 } from "@wide-quilt/painters";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
 import { photos } from "../data/schema.ts";
 import type { Arrival } from "./arrival.ts";
-import { inThread } from "./inThread.ts";
-import { Queue } from "./queue.ts";
-
-const DEVELOP = new URL("./develop.worker.js", import.meta.url);
+import { Reading } from "./reading.ts";
+import { Together } from "./together.ts";
 
 /** Photos asked for at once; SQLite takes at most 32 766 figures in one question. */
 const AT_ONCE = 5000;
@@ -30,12 +25,15 @@ const AT_ONCE = 5000;
 /** The photos that are kept: each file once, by the hash of its bytes. */
 @Injectable()
 export class PhotosService {
-  private readonly queue = new Queue();
+  private readonly rows: Together<typeof photos.$inferInsert>;
 
   constructor(
     @Inject(DB) private readonly db: Db,
-    private readonly folder: DataFolder,
-  ) {}
+    @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(Reading) private readonly reading: Reading,
+  ) {
+    this.rows = new Together((rows) => db.insert(photos).values(rows).onConflictDoNothing().run());
+  }
 
   /**
    * Looks at a file that came in, makes its previews and keeps it. A file that is already kept is not kept twice.
@@ -49,9 +47,12 @@ export class PhotosService {
     }
     if (this.isKept(id)) return id;
     // The disk takes its time; meanwhile the picture is decoded.
-    const [record] = await Promise.all([this.look(path, id), flush(path)]);
+    const [record] = await Promise.all([
+      this.reading.photo({ path, developed: this.folder.developed(id), previews: this.previewsOf(id) }),
+      flush(path),
+    ]);
     await this.keepOriginal(path, id);
-    this.remember(id, record);
+    await this.rows.add({ id, record, addedAt: new Date() });
     return id;
   }
 
@@ -61,33 +62,13 @@ export class PhotosService {
     const found = await stat(path).catch(() => null);
     if (found !== null && found.size > 0) return path;
     if (!this.isKept(id)) return null;
-    await this.makePreviews(this.folder.readable(id), id);
+    await this.reading.previews({ path: this.folder.readable(id), previews: this.previewsOf(id) });
     return path;
   }
 
-  private async look(path: string, id: string): Promise<PhotoRecord> {
-    const record = await inspectPhoto(path);
-    if (record.format === "heic") return this.develop(path, id, record);
-    await this.makePreviews(path, id);
-    return record;
-  }
-
-  /** Keeps a picture that painters read beside a file that they do not. */
-  private async develop(path: string, id: string, record: PhotoRecord): Promise<PhotoRecord> {
-    const jpeg = await this.queue.run(() => inThread(DEVELOP, path));
-    const developed = this.folder.developed(id);
-    await writeWhole(developed, (to) => writeFile(to, jpeg));
-    await this.makePreviews(developed, id);
-    const { width, height } = await inspectPhoto(developed);
-    return { ...record, width, height, orientation: 1 };
-  }
-
-  private async makePreviews(path: string, id: string): Promise<void> {
-    // Only decoding waits for its turn: the processors never wait for the disk.
-    const previews = await this.queue.run(() => makePreviews(path));
-    await Promise.all(
-      PREVIEW_SIZES.map((size) => writeForNow(this.folder.preview(id, size), previews[size])),
-    );
+  private previewsOf(id: string): Record<PreviewSize, string> {
+    const paths = PREVIEW_SIZES.map((size) => [size, this.folder.preview(id, size)] as const);
+    return Object.fromEntries(paths) as Record<PreviewSize, string>;
   }
 
   /** The records of those photos that are here. */
@@ -110,22 +91,9 @@ export class PhotosService {
     return this.record(id) !== undefined && existsSync(this.folder.original(id));
   }
 
-  /**
-   * Writes a photo's record without waiting for the disk: the log of the database is one file, written in order, so
-   * the next change of a job, which does wait, brings this to the disk before anything can refer to it.
-   */
-  private remember(id: string, record: PhotoRecord): void {
-    this.db.run(sql`PRAGMA synchronous = NORMAL`);
-    try {
-      this.db.insert(photos).values({ id, record, addedAt: new Date() }).onConflictDoNothing().run();
-    } finally {
-      this.db.run(sql`PRAGMA synchronous = FULL`);
-    }
-  }
-
   private async keepOriginal(path: string, id: string): Promise<void> {
     const original = this.folder.original(id);
-    await mkdir(dirname(original), { recursive: true });
+    await makeFolder(dirname(original));
     await rename(path, original);
     await flush(dirname(original));
   }

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from "@nestjs/common";
 import { digitalVersion, personName, type Job } from "@wide-quilt/core";
-import { encodeSheet, fileName, NotEncoded, paintSheet } from "@wide-quilt/painters";
+import { fileName } from "@wide-quilt/painters";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
-import { TasksService } from "./tasks.service.ts";
+import { PaintersService } from "./painters.service.ts";
 
 /** JPEG quality where a rule sets no size of the file. */
 const QUALITY = 95;
@@ -20,24 +20,17 @@ const asJpeg = (job: Job): Job => ({
 export class DigitalService {
   constructor(
     @Inject(JobsService) private readonly jobs: JobsService,
-    @Inject(TasksService) private readonly tasks: TasksService,
+    @Inject(PaintersService) private readonly painters: PaintersService,
   ) {}
 
-  async make(jobId: string, shot: number): Promise<{ name: string; jpeg: Buffer }> {
+  async make(jobId: string, shot: number): Promise<{ name: string; jpeg: Uint8Array }> {
     const job = this.jobs.job(jobId);
     const version = digitalVersion(job, shot);
-    const refuse = (why: string) => new Problem(422, "no-file", "Not made", why);
-    if (!version.ok) throw refuse(version.why);
-    const [sheet] = this.tasks.sheets(asJpeg(version.job));
-    if (!sheet?.cells[0]?.picture) throw refuse("There is no photo of this person yet.");
-    const pixels = await paintSheet(sheet, (id) => this.tasks.pathOf(id));
+    if (!version.ok) throw new Problem(422, "no-file", "Not made", version.why);
     const { bytes } = version;
-    const jpeg = await encodeSheet(pixels, sheet.ppi, {
-      format: "jpeg",
+    const jpeg = await this.painters.digital(asJpeg(version.job), {
       quality: bytes ? FINEST : QUALITY,
       most: bytes?.to ?? null,
-    }).catch((error: unknown) => {
-      throw error instanceof NotEncoded ? refuse(error.message) : error;
     });
     const person = job.ticket.kind === "portraits" && job.ticket.people.find((one) => one.shot === shot);
     return { name: `${fileName(person ? personName(person) : job.name)}.jpg`, jpeg };

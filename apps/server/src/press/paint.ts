@@ -1,10 +1,11 @@
+import { existsSync } from "node:fs";
 import { stat, writeFile } from "node:fs/promises";
 import { coarse, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
   encodeSheet,
-  goOn,
   jpegSizes,
+  NotEncoded,
   paintFile,
   paintSheet,
   paintSpace,
@@ -12,66 +13,107 @@ import {
   type OutputColour,
   type Watch,
 } from "@wide-quilt/painters";
+import { DataFolder } from "../data/folder.ts";
+import { Problem } from "../safety/problem.ts";
+import { sheetsToWrite } from "./planning.ts";
 import { makeRaster } from "./raster.ts";
-import type { Painted, PaintTask } from "./task.ts";
+import type { LookTask, PaintedPart, PaintPart, PaintSetup, Planned, WeighTask } from "./task.ts";
 
 /** Quality of the picture that stands in for a file which is not shown as it is. */
 const PICTURE_QUALITY = 90;
-
 /** The longer side of the picture that the ink of a drawing is estimated by, in pixels. */
 const INK_SIDE = 700;
 
-/** Paints a task's files, each whole or not at all. */
-export async function paint(task: PaintTask, watch: Watch): Promise<Painted> {
-  const { sheets, files, press, title } = task;
-  const painted: Painted = { files: [], coverage: [], sizes: [] };
-  if (task.weigh) return { ...painted, sizes: await weighed(task, task.weigh, watch) };
-  const setup = { press, title, colour: colourOf(task), date: new Date(task.date), files: fileOf(task) };
-  const own = files.length === 1 ? watch : { cancelled: watch.cancelled };
-  let done = 0;
-  for (const { path, sheets: count } of files) {
-    await goOn(watch);
-    const covered = await paintFile(sheets.slice(done, done + count), path, setup, own);
-    if (covered !== null) painted.coverage.push(covered);
-    else if (task.inks) painted.coverage.push(...(await inksOf(sheets.slice(done, done + count), task, own)));
-    if (task.raster) await makeRaster(path, sheets[done]!.ppi, task.raster);
-    done += count;
-    if (files.length > 1) watch.progress?.({ what: "sheets", done, of: sheets.length });
+/** Paints one file of a run, whole or not at all. */
+export async function paintPart(
+  setup: PaintSetup,
+  sheets: readonly SheetPlan[],
+  { path, raster, inks }: PaintPart,
+  watch: Watch,
+): Promise<PaintedPart> {
+  const covered = await paintFile(sheets, path, fileSetup(setup), watch);
+  const looked = covered === null && inks ? await inksOf(sheets, setup, watch) : [];
+  if (raster) await makeRaster(path, sheets[0]!.ppi, raster);
+  return { bytes: (await stat(path)).size, coverage: covered === null ? looked : [covered] };
+}
+
+/** Paints one sheet to be looked at, and a picture of it where a browser does not show the file. */
+export async function paintLook(task: LookTask, watch: Watch): Promise<PaintedPart> {
+  const { plan, path, picture, job } = task;
+  const covered = await paintFile([plan], path, fileSetup(task), watch);
+  const found = covered === null ? [] : [covered];
+  if (picture) {
+    const pixels = await paintSheet(plan, fileOf(task), watch, { medium: job.press.medium });
+    found.push(coverage(pixels));
+    const file = await encodeSheet(pixels, plan.ppi, { format: "jpeg", quality: PICTURE_QUALITY });
+    await writeWhole(picture, (temporary) => writeFile(temporary, file));
   }
-  if (task.picture) {
-    const pixels = await paintSheet(sheets[0]!, fileOf(task), watch, { medium: press.medium });
-    painted.coverage.push(coverage(pixels));
-    const file = await encodeSheet(pixels, sheets[0]!.ppi, { format: "jpeg", quality: PICTURE_QUALITY });
-    await writeWhole(task.picture, (temporary) => writeFile(temporary, file));
-  }
-  painted.files = await Promise.all(files.map(async ({ path }) => ({ bytes: (await stat(path)).size })));
-  return painted;
+  return { bytes: (await stat(path)).size, coverage: found };
+}
+
+/** How many bytes a sheet has at each of some JPEG qualities. */
+export async function weigh(task: WeighTask, watch: Watch): Promise<number[]> {
+  const { plan, qualities, job } = task;
+  const space = await paintSpace(colourOf(task));
+  const pixels = await paintSheet(plan, fileOf(task), watch, { space, medium: job.press.medium });
+  return jpegSizes(pixels, plan.ppi, job.press.file, qualities);
+}
+
+/** A portrait that is made as a file for an office. */
+export interface DigitalTask extends Planned, Pick<PaintSetup, "root"> {
+  quality: number;
+  /** The most bytes that the file may have; null for any. */
+  most: number | null;
+}
+
+/** A portrait as a JPEG. Throws a Problem where there is none, or where it cannot be made as small as is asked. */
+export async function digital({ job, records, root, quality, most }: DigitalTask): Promise<Uint8Array> {
+  const refuse = (why: string) => new Problem(422, "no-file", "Not made", why);
+  const [sheet] = sheetsToWrite({ job, records });
+  if (!sheet?.cells[0]?.picture) throw refuse("There is no photo of this person yet.");
+  const pixels = await paintSheet(sheet, fileOf({ root, job }));
+  return encodeSheet(pixels, sheet.ppi, { format: "jpeg", quality, most }).catch((error: unknown) => {
+    throw error instanceof NotEncoded ? refuse(error.message) : error;
+  });
 }
 
 /** How much of each sheet of a drawing the inks cover, by a small picture of it. */
-async function inksOf(sheets: readonly SheetPlan[], task: PaintTask, watch: Watch): Promise<number[]> {
+async function inksOf(sheets: readonly SheetPlan[], setup: PaintSetup, watch: Watch): Promise<number[]> {
   const covered: number[] = [];
   for (const sheet of sheets) {
     const small = coarse(sheet, INK_SIDE);
-    covered.push(coverage(await paintSheet(small, fileOf(task), watch, { medium: task.press.medium })));
+    covered.push(coverage(await paintSheet(small, fileOf(setup), watch, { medium: setup.job.press.medium })));
   }
   return covered;
 }
 
-async function weighed(task: PaintTask, qualities: readonly number[], watch: Watch): Promise<number[]> {
-  const [sheet] = task.sheets;
-  const space = await paintSpace(colourOf(task));
-  const pixels = await paintSheet(sheet!, fileOf(task), watch, { space, medium: task.press.medium });
-  return jpegSizes(pixels, sheet!.ppi, task.press.file, qualities);
-}
+const fileSetup = (setup: PaintSetup) => ({
+  press: setup.job.press,
+  title: setup.job.name,
+  colour: colourOf(setup),
+  date: new Date(setup.date),
+  files: fileOf(setup),
+});
 
-const colourOf = ({ press, profile }: PaintTask): OutputColour | null =>
+const colourOf = ({ job: { press }, profile }: PaintSetup): OutputColour | null =>
   press.colour && profile ? { ...press.colour, profile: Buffer.from(profile) } : null;
 
-const fileOf =
-  ({ photos }: PaintTask) =>
-  (photo: string) => {
-    const path = photos[photo];
-    if (!path) throw new Error(`A photo of this job is not here (${photo.slice(0, 8)}…).`);
-    return path;
+/** Where the file of a photo or a graphic lies. Throws a sentence that names a photo which is gone. */
+function fileOf({ root, job }: Pick<PaintSetup, "root" | "job">): (id: string) => string {
+  const folder = new DataFolder(root);
+  return (id) => {
+    const graphic = folder.graphic(id);
+    if (existsSync(graphic)) return graphic;
+    const path = folder.readable(id);
+    if (existsSync(path)) return path;
+    const name = job.stash.find((photo) => photo.id === id)?.name;
+    throw new Problem(
+      422,
+      "photo-gone",
+      "A photo is gone",
+      name
+        ? `The file of “${name}” is not here any more. Put the photo in again, then go on; what is painted is kept.`
+        : "A picture of this job is not here any more. Put it in again, then go on; what is painted is kept.",
+    );
   };
+}

@@ -1,3 +1,4 @@
+import { stat } from "node:fs/promises";
 import {
   Body,
   Controller,
@@ -14,8 +15,9 @@ import {
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
 import { ZipFile } from "yazl";
+import { Problem } from "../safety/problem.ts";
 import { attachment } from "../web/attachment.ts";
-import { AskProof, AskRun, AskSizes } from "./press.dto.ts";
+import { AnswerDoubt, AskProof, AskRun, AskSizes } from "./press.dto.ts";
 import type { JpegSizes, Proof, Run, RunList } from "../contract.ts";
 import { DigitalService } from "./digital.service.ts";
 import { ProofsService } from "./proofs.service.ts";
@@ -65,7 +67,7 @@ export class PressController {
 
   @Post("jobs/:id/runs")
   @ApiOperation({ summary: "Writes all sheets of a job to the folder of written files" })
-  startRun(@Param("id") job: string, @Body() ask: AskRun): Run {
+  startRun(@Param("id") job: string, @Body() ask: AskRun): Promise<Run> {
     return this.runs.start(job, ask);
   }
 
@@ -80,7 +82,7 @@ export class PressController {
   ): Promise<void> {
     const { name, jpeg } = await this.digitals.make(job, shot);
     response.setHeader("Content-Disposition", attachment(name));
-    response.type("image/jpeg").send(jpeg);
+    response.type("image/jpeg").send(Buffer.from(jpeg));
   }
 
   @Get("runs")
@@ -98,47 +100,77 @@ export class PressController {
   @Delete("runs/:id")
   @HttpCode(204)
   @ApiOperation({ summary: "Cancels a run that is under way" })
-  cancelRun(@Param("id") id: string): void {
-    this.runs.cancel(id);
+  cancelRun(@Param("id") id: string): Promise<void> {
+    return this.runs.cancel(id);
   }
 
   @Post("runs/:id/again")
   @ApiOperation({ summary: "The same once more, exactly as before: files of the same bytes" })
-  again(@Param("id") id: string): Run {
+  again(@Param("id") id: string): Promise<Run> {
     return this.runs.again(id);
   }
 
   @Post("runs/:id/pause")
   @HttpCode(204)
-  @ApiOperation({ summary: "Holds a run; it begins anew when it goes on" })
-  pause(@Param("id") id: string): void {
-    this.runs.pause(id);
+  @ApiOperation({ summary: "Holds a run; what is painted of it is kept" })
+  pause(@Param("id") id: string): Promise<void> {
+    return this.runs.pause(id);
   }
 
   @Post("runs/:id/resume")
   @HttpCode(204)
   @ApiOperation({ summary: "Puts a run that was held, cancelled or that failed back into the queue" })
-  resume(@Param("id") id: string): void {
-    this.runs.goOn(id);
+  resume(@Param("id") id: string): Promise<void> {
+    return this.runs.goOn(id);
+  }
+
+  @Post("runs/:id/answer")
+  @HttpCode(204)
+  @ApiOperation({ summary: "Says whether the printed sheet that is in doubt came out" })
+  answer(@Param("id") id: string, @Body() { cameOut }: AnswerDoubt): void {
+    this.runs.answer(id, cameOut);
   }
 
   @Get("runs/:id/download")
   @ApiOperation({ summary: "The run's file, or all its files in a ZIP" })
-  download(@Param("id") id: string, @Res() response: Response): void {
+  async download(@Param("id") id: string, @Res() response: Response): Promise<void> {
     const files = this.runs.files(id);
+    await expectThere(files, this.runs.outFolder);
     const [only] = files;
     if (only && files.length === 1) {
       response.setHeader("Content-Disposition", attachment(only.name));
       response.sendFile(only.path, { dotfiles: "allow" });
       return;
     }
+    response.setHeader("Content-Disposition", attachment(`${this.runs.run(id).jobName}.zip`));
+    response.type("application/zip");
     const zip = new ZipFile();
+    // A file that goes away in the middle ends the download; its beginning is sent already.
+    const breakOff = () => response.destroy();
+    zip.on("error", breakOff);
+    zip.outputStream.on("error", breakOff);
+    zip.outputStream.pipe(response);
     // Pictures and PDFs do not get smaller in a ZIP, so they are stored as they are.
     for (const { name, path } of files) zip.addFile(path, name, { compress: false });
     zip.end();
-    response.setHeader("Content-Disposition", attachment(`${this.runs.run(id).jobName}.zip`));
-    response.type("application/zip");
-    zip.outputStream.on("error", () => response.destroy());
-    zip.outputStream.pipe(response);
+  }
+}
+
+/** Throws a Problem that names the first file which was moved or taken away. */
+async function expectThere(files: readonly { name: string; path: string }[], folder: string): Promise<void> {
+  for (const { name, path } of files) {
+    if (
+      await stat(path).then(
+        (found) => found.isFile(),
+        () => false,
+      )
+    )
+      continue;
+    throw new Problem(
+      410,
+      "file-gone",
+      "A file is gone",
+      `“${name}” is not in ${folder} any more: it was moved or deleted. “Again exactly as before” makes it anew.`,
+    );
   }
 }

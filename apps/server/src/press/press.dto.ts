@@ -56,3 +56,9 @@ export class AskRun implements RunNaming {
   @IsBoolean()
   print: boolean = false;
 }
+
+export class AnswerDoubt {
+  @ApiProperty({ description: "Whether the sheet came out of the printer" })
+  @IsBoolean()
+  cameOut!: boolean;
+}

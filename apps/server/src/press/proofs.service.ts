@@ -1,21 +1,20 @@
-import { createHash } from "node:crypto";
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
-import { coarse, isDrawing, type Job } from "@wide-quilt/core";
+import { isDrawing, type Job } from "@wide-quilt/core";
 import { Cancelled } from "@wide-quilt/painters";
 import type { JpegSizes, Proof } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
+import { Ended } from "../processes/helper.ts";
 import { Problem } from "../safety/problem.ts";
 import { notPainted } from "./notPainted.ts";
-import { PaintPool, type Painting } from "./paint.pool.ts";
+import { PaintersService } from "./painters.service.ts";
 import type { AskProof } from "./press.dto.ts";
-import { ENDING } from "./task.ts";
-import { TasksService } from "./tasks.service.ts";
+import { ENDING, type PaintedPart } from "./task.ts";
 
 interface KeptProof extends Proof {
-  painting: Painting;
+  stop: AbortController;
   /** The picture to look at: the file itself where it is one. */
   picture: string;
 }
@@ -25,8 +24,6 @@ const MOST_PROOFS = 24;
 const PICTURE = "picture.jpg";
 /** Qualities that a sheet is weighed at for the curve of size against quality. */
 const WEIGHED = [30, 50, 65, 75, 82, 88, 92, 95, 98, 100] as const;
-/** The longest side of the picture that a soft proof is made of, in pixels. */
-const SOFT_PROOF_SIDE = 1400;
 
 /** Whether a browser shows the file as it is. */
 const isShown = ({ press: { file, colour } }: Job): boolean =>
@@ -49,34 +46,19 @@ export class ProofsService {
 
   constructor(
     @Inject(JobsService) private readonly jobs: JobsService,
-    @Inject(TasksService) private readonly tasks: TasksService,
-    @Inject(PaintPool) private readonly pool: PaintPool,
+    @Inject(PaintersService) private readonly painters: PaintersService,
     @Inject(DataFolder) private readonly folder: DataFolder,
   ) {}
 
   async ask(jobId: string, { sheet, wide }: AskProof): Promise<Proof> {
     const own = this.jobs.job(jobId);
     const job = wide ? forSoftProof(own) : own;
-    const sheets = this.tasks.sheets(job);
-    const asked = sheets[sheet - 1];
-    if (!asked) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
-    const plan = wide ? coarse(asked, SOFT_PROOF_SIDE) : asked;
+    const { plan, id } = await this.painters.planLook(job, { sheet, wide });
     const { format } = job.press.file;
-    const id = createHash("sha256")
-      // How it is printed changes nothing of what is sent.
-      .update(JSON.stringify([plan, job.name, { ...job.press, print: null }]))
-      .digest("hex")
-      .slice(0, 32);
     const known = this.proofs.get(id);
     if (known && (known.state === "painting" || known.state === "done")) return shown(known);
-    const file = join(this.folder.proofs, id, `sheet.${ENDING[format]}`);
-    const picture = isShown(job) || wide ? file : join(this.folder.proofs, id, PICTURE);
-    const task = await this.tasks.task(job, [plan], {
-      date: 0,
-      files: [{ path: file, sheets: 1 }],
-      picture: picture === file ? undefined : picture,
-    });
-    const painting = this.pool.paint(task, (progress) => (proof.progress = progress));
+    const path = join(this.folder.proofs, id, `sheet.${ENDING[format]}`);
+    const picture = isShown(job) || wide ? path : join(this.folder.proofs, id, PICTURE);
     const proof: KeptProof = {
       id,
       state: "painting",
@@ -87,21 +69,29 @@ export class ProofsService {
       coverage: null,
       pixels: plan.pixels,
       why: null,
-      painting,
+      stop: new AbortController(),
       picture,
     };
-    this.keep(proof);
+    const painted = this.painters.look(
+      job,
+      { plan, path, picture: picture === path ? undefined : picture },
+      { signal: proof.stop.signal, progress: (progress) => (proof.progress = progress) },
+    );
+    this.keep(proof, painted);
     return shown(proof);
   }
 
   /** How many bytes a sheet has at each of some JPEG qualities. */
   async sizes(jobId: string, sheet: number): Promise<JpegSizes> {
     const job = this.jobs.job(jobId);
-    const plan = this.tasks.sheets(job)[sheet - 1];
-    if (!plan) throw Problem.notFound("sheet", `There is no sheet ${sheet}.`);
-    const task = await this.tasks.task(job, [plan], { date: 0, files: [], weigh: [...WEIGHED] });
-    const { sizes } = await this.pool.paint(task).result;
-    return { sizes: sizes.map((bytes, i) => ({ quality: WEIGHED[i]!, bytes })) };
+    const { plan } = await this.painters.planLook(job, { sheet, wide: false });
+    try {
+      const sizes = await this.painters.weigh(job, { plan, qualities: [...WEIGHED] });
+      return { sizes: sizes.map((bytes, i) => ({ quality: WEIGHED[i]!, bytes })) };
+    } catch (error) {
+      if (!(error instanceof Ended)) throw error;
+      throw new Problem(422, "not-painted", "Not painted", failed(error));
+    }
   }
 
   proof(id: string): Proof {
@@ -119,7 +109,7 @@ export class ProofsService {
     const proof = this.kept(id);
     if (proof.state !== "painting") return;
     proof.state = "cancelled";
-    proof.painting.cancel();
+    proof.stop.abort();
   }
 
   private kept(id: string): KeptProof {
@@ -128,25 +118,32 @@ export class ProofsService {
     return proof;
   }
 
-  private keep(proof: KeptProof): void {
+  private keep(proof: KeptProof, painted: Promise<PaintedPart>): void {
     this.proofs.delete(proof.id);
     this.proofs.set(proof.id, proof);
-    proof.painting.result.then(
-      ({ files, coverage }) => {
+    painted.then(
+      ({ bytes, coverage }) => {
         if (proof.state !== "painting") return;
-        Object.assign(proof, { state: "done", bytes: files[0]!.bytes, coverage: coverage[0] ?? null });
+        Object.assign(proof, { state: "done", bytes, coverage: coverage[0] ?? null });
       },
       (error: unknown) => {
         if (error instanceof Cancelled) proof.state = "cancelled";
-        else Object.assign(proof, { state: "failed", why: notPainted(error) });
+        else Object.assign(proof, { state: "failed", why: failed(error) });
       },
     );
     for (const old of [...this.proofs.values()].slice(0, -MOST_PROOFS)) {
-      if (old.state === "painting") old.painting.cancel();
+      old.stop.abort();
       this.proofs.delete(old.id);
       void rm(join(this.folder.proofs, old.id), { recursive: true, force: true });
     }
   }
 }
 
-const shown = ({ painting: _painting, picture: _picture, ...proof }: KeptProof): Proof => proof;
+const failed = (error: unknown): string => {
+  if (error instanceof Problem) return error.detail;
+  return error instanceof Ended
+    ? `The sheet could not be painted: painting it ${error.why}. The job is as it was; look at what is special about this sheet, a graphic, a font, a very large photo, and try again.`
+    : notPainted(error);
+};
+
+const shown = ({ stop: _stop, picture: _picture, ...proof }: KeptProof): Proof => proof;

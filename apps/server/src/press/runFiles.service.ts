@@ -1,62 +1,90 @@
-import { existsSync, mkdirSync, rmSync } from "node:fs";
-import { mkdir, rename, rm } from "node:fs/promises";
+import { existsSync } from "node:fs";
+import { copyFile, mkdir, readdir, rename, rm, stat } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
-import { outputFiles, type Job, type OutputFile, type SheetPlan } from "@wide-quilt/core";
-import { fileName, flush, outputNames, UNFINISHED } from "@wide-quilt/painters";
+import { fileName, flush, makeFolder, outputNames } from "@wide-quilt/painters";
 import type { RunNaming } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
-import { ENDING } from "./task.ts";
-import { TasksService } from "./tasks.service.ts";
 
-/** The files of runs: what they are called, where they lie until all are written, and how they come to their places. */
+/** What a file on its way to another disk is called: after its run, so that nobody else’s is taken for it. */
+const ON_ITS_WAY = /^\.[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}-\d+\.unfinished$/;
+
+/** The files of runs: what they are called, where they lie until all are painted, and how they come to their places. */
 @Injectable()
 export class RunFiles {
-  constructor(
-    @Inject(TasksService) private readonly tasks: TasksService,
-    @Inject(DataFolder) private readonly folder: DataFolder,
-  ) {}
+  constructor(@Inject(DataFolder) private readonly folder: DataFolder) {}
 
   /** Names that no file has and that were promised to no other run. */
-  names(job: Job, sheets: SheetPlan[], naming: RunNaming, promised: ReadonlySet<string>): string[] {
-    const { folder, overwrite } = naming;
+  names(
+    asked: readonly string[],
+    ending: string,
+    { folder, overwrite }: RunNaming,
+    promised: ReadonlySet<string>,
+  ): string[] {
     const inside = (name: string) => (folder.trim() === "" ? name : `${fileName(folder)}/${name}`);
     const isTaken = (name: string) =>
       promised.has(inside(name)) || (!overwrite && existsSync(join(this.folder.out, inside(name))));
-    const asked = this.divided(job, sheets, naming).map(({ name }) => name);
-    return outputNames(asked, ENDING[job.press.file.format], isTaken).map(inside);
+    return outputNames(asked, ending, isTaken).map(inside);
   }
 
-  /** Where the files of a run are painted, and how many sheets each takes. */
-  staged(id: string, job: Job, sheets: SheetPlan[], naming: RunNaming): { path: string; sheets: number }[] {
-    mkdirSync(this.staging(id), { recursive: true });
-    return this.divided(job, sheets, naming).map(({ sheets: count }, i) => ({
-      path: join(this.staging(id), String(i)),
-      sheets: count,
-    }));
+  /** Where a file of a run is painted. */
+  staged(run: string, number: number): string {
+    return join(this.staging(run), String(number));
+  }
+
+  /** Whether a file of a run is painted, and whole: it lies where it was painted, or in its place already. */
+  async isPainted(run: string, number: number, bytes: number, name?: string): Promise<boolean> {
+    const isThere = async (path: string) => (await stat(path).catch(() => null))?.size === bytes;
+    return (
+      (await isThere(this.staged(run, number))) || (name !== undefined && (await isThere(this.pathOf(name))))
+    );
+  }
+
+  async begin(run: string): Promise<void> {
+    await mkdir(this.staging(run), { recursive: true, mode: 0o700 });
   }
 
   /** Puts what was painted into its places: a run is whole or it is nothing. */
-  async place(id: string, names: readonly string[]): Promise<void> {
+  async place(run: string, names: readonly string[]): Promise<void> {
     const folders = new Set(names.map((name) => dirname(this.pathOf(name))));
-    for (const folder of folders) await mkdir(folder, { recursive: true });
-    for (const [i, name] of names.entries())
-      await rename(join(this.staging(id), String(i)), this.pathOf(name));
+    for (const folder of folders) await makeFolder(folder);
+    for (const [i, name] of names.entries()) {
+      // Placed before a stop that came right then.
+      if (existsSync(this.staged(run, i))) await this.move(run, i, name);
+    }
     for (const folder of folders) await flush(folder);
   }
 
-  /** Takes away what a run left half-painted. */
-  clear = (id: string): Promise<void> => rm(this.staging(id), { recursive: true, force: true });
+  /** Takes away what is painted of a run and not in its place. */
+  clear = (run: string): Promise<void> => rm(this.staging(run), { recursive: true, force: true });
 
-  /** The same before anything else is begun. */
-  clearNow = (id: string): void => rmSync(this.staging(id), { recursive: true, force: true });
+  /** Takes away what was painted of all runs but these, and what a stop left of files on their way. */
+  async clearAllBut(runs: ReadonlySet<string>): Promise<void> {
+    for (const run of await readdir(this.folder.unfinished).catch(() => []))
+      if (!runs.has(run)) await this.clear(run);
+    const written = await readdir(this.folder.out, { withFileTypes: true, recursive: true });
+    for (const { parentPath, name } of written.filter(
+      (entry) => entry.isFile() && ON_ITS_WAY.test(entry.name),
+    ))
+      await rm(join(parentPath, name), { force: true });
+  }
+
+  /** Puts one file in its place; where that lies on another disk, it is copied and is there whole or not at all. */
+  private async move(run: string, number: number, name: string): Promise<void> {
+    const [from, to] = [this.staged(run, number), this.pathOf(name)];
+    try {
+      await rename(from, to);
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== "EXDEV") throw error;
+      const beside = join(dirname(to), `.${run}-${number}.unfinished`);
+      await copyFile(from, beside);
+      await flush(beside);
+      await rename(beside, to);
+      await rm(from);
+    }
+  }
 
   pathOf = (name: string): string => join(this.folder.out, name);
 
-  private divided(job: Job, sheets: SheetPlan[], { rule, start, each }: RunNaming): OutputFile[] {
-    const pages = job.press.file.format === "pdf";
-    return outputFiles(job, this.tasks.records(job), sheets, { pages, each, rule, start });
-  }
-
-  private staging = (id: string): string => join(this.folder.out, `.${id}${UNFINISHED}`);
+  private staging = (run: string): string => join(this.folder.unfinished, run);
 }

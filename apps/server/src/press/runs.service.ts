@@ -1,31 +1,34 @@
 import { randomUUID } from "node:crypto";
-import { availableParallelism } from "node:os";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
-import { asc, desc, eq, inArray } from "drizzle-orm";
 import type { Job } from "@wide-quilt/core";
 import { PrinterFault } from "@wide-quilt/ipp";
 import { Cancelled } from "@wide-quilt/painters";
 import type { Run, RunNaming } from "../contract.ts";
-import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
-import { runs } from "../data/schema.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
+import { LiveService } from "../live/live.service.ts";
 import { PrintersService } from "../printers/printers.service.ts";
 import { Problem } from "../safety/problem.ts";
-import { MakingService, USUAL_NAMING, type Making, type RunRow } from "./making.service.ts";
+import { Ledger, OPEN, type RunRow } from "./ledger.ts";
+import { GivenUp, MakingService, USUAL_NAMING, type Making } from "./making.service.ts";
 import { notPainted } from "./notPainted.ts";
+import { OPEN_RUNS, PaintersService } from "./painters.service.ts";
 import { RunFiles } from "./runFiles.service.ts";
-import { TasksService } from "./tasks.service.ts";
+import { ENDING } from "./task.ts";
 
 const SHOWN = 200;
+/** Progress is told this often at most, in milliseconds. */
+const TELLING = 150;
 
 /**
- * The queue of runs: whole jobs written to the folder of written files. A run is in the database before anything is
+ * The runs: whole jobs written to the folder of written files, or printed. A run is in the database before anything is
  * painted, with the names of its files, so that a stop at any moment leaves it to be done once, whole:
  *
  *     waiting ─▶ painting ─▶ done
- *        ▲  └─▶ paused ◀─┤ └▶ failed, cancelled
- *        └───────────────┴──────┘ again by hand; by itself after a stop in the middle
+ *        ▲  └─▶ paused ◀─┤ ├▶ failed, cancelled
+ *        └───────────────┴─┴▶ asking: whether a printed sheet came out
+ *
+ * Files are painted some runs at a time, in turns; each printer is a lane of its own, one run at a time.
  */
 @Injectable()
 export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
@@ -33,26 +36,27 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   private closed = false;
 
   constructor(
-    @Inject(DB) private readonly db: Db,
+    @Inject(Ledger) private readonly ledger: Ledger,
     @Inject(JobsService) private readonly jobs: JobsService,
-    @Inject(TasksService) private readonly tasks: TasksService,
+    @Inject(PaintersService) private readonly painters: PaintersService,
     @Inject(DataFolder) private readonly folder: DataFolder,
     @Inject(PrintersService) private readonly printers: PrintersService,
     @Inject(RunFiles) private readonly runFiles: RunFiles,
     @Inject(MakingService) private readonly making: MakingService,
+    @Inject(LiveService) private readonly live: LiveService,
   ) {}
 
   /** Goes on with what a stop of the server broke off. */
-  onApplicationBootstrap(): void {
-    for (const { id } of this.db.select().from(runs).where(eq(runs.state, "painting")).all()) {
-      this.runFiles.clearNow(id);
-      this.set(id, { state: "waiting" });
-    }
+  async onApplicationBootstrap(): Promise<void> {
+    for (const { id } of this.ledger.inState("painting")) this.ledger.set(id, { state: "waiting" });
+    const keep = this.ledger.inState(...OPEN, "failed").map(({ id }) => id);
+    await this.runFiles.clearAllBut(new Set(keep));
     this.next();
   }
 
   onModuleDestroy(): void {
     this.closed = true;
+    for (const { stop } of this.underWay.values()) stop.abort();
   }
 
   /** Where written files lie, for the person. */
@@ -60,55 +64,63 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     return this.folder.out;
   }
 
-  start(jobId: string, naming: RunNaming): Run {
+  start(jobId: string, naming: RunNaming): Promise<Run> {
     const job = this.jobs.job(jobId);
     return this.add(jobId, job, { ...naming }, naming.print ? this.printerOf(job) : null, new Date(), null);
   }
 
   /** The same once more: the job as it was then, to the byte, beside what is there or over it as it was then. */
-  again(id: string): Run {
-    const { jobId, job, naming, printer, stamp, createdAt } = this.row(id);
-    return this.add(jobId, job, naming ?? USUAL_NAMING, printer, stamp ?? createdAt, id);
+  again(id: string): Promise<Run> {
+    const row = this.ledger.row(id);
+    const { jobId, naming, printer, stamp, createdAt } = row;
+    return this.add(jobId, this.ledger.job(row), naming ?? USUAL_NAMING, printer, stamp ?? createdAt, id);
   }
 
   list(jobId?: string): Run[] {
-    const all = this.db.select().from(runs);
-    const rows = (jobId ? all.where(eq(runs.jobId, jobId)) : all)
-      .orderBy(desc(runs.createdAt))
-      .limit(SHOWN)
-      .all();
-    return rows.map((row) => this.shown(row));
+    return this.ledger.newest(SHOWN, jobId).map((row) => this.shown(row));
   }
 
   run(id: string): Run {
-    return this.shown(this.row(id));
+    return this.shown(this.ledger.row(id));
   }
 
-  cancel(id: string): void {
-    this.breakOff(id, "cancelled");
+  async cancel(id: string): Promise<void> {
+    await this.breakOff(id, "cancelled");
   }
 
-  pause(id: string): void {
-    this.breakOff(id, "paused");
+  async pause(id: string): Promise<void> {
+    await this.breakOff(id, "paused");
   }
 
-  /** Puts a run that was held, broken off or that failed back into the queue. */
-  goOn(id: string): void {
-    const { state, job, naming, files, printer } = this.row(id);
+  /** Puts a run that was held, broken off or that failed back into the queue. What was painted of it is kept. */
+  async goOn(id: string): Promise<void> {
+    const row = this.ledger.row(id);
+    const { state, naming, files, printer } = row;
     if (state !== "paused" && state !== "failed" && state !== "cancelled") return;
     // What was broken off for good gave its names back; another file may have them by now.
-    const names =
-      printer || state === "paused"
-        ? null
-        : this.runFiles.names(job, this.tasks.sheets(job), naming ?? USUAL_NAMING, this.promised());
-    const own = names?.map((name) => ({ name, bytes: 0 })) ?? files;
-    this.set(id, { state: "waiting", why: null, doneAt: null, files: own });
+    const own =
+      printer || state === "paused" ? files : await this.named(this.ledger.job(row), naming ?? USUAL_NAMING);
+    this.ledger.set(id, { state: "waiting", why: null, doneAt: null, files: own, deaths: 0 });
+    this.tell(id);
+    this.next();
+  }
+
+  /** Says whether the printed sheet that is in doubt came out; the run goes on with the next, or with this one again. */
+  answer(id: string, cameOut: boolean): void {
+    const { state } = this.ledger.row(id);
+    const doubt = this.inDoubt(id);
+    if (state !== "asking" || doubt === null) {
+      throw new Problem(409, "nothing-asked", "Nothing is asked", "This run has no sheet in doubt any more.");
+    }
+    this.ledger.setSheet(id, doubt - 1, { sent: cameOut ? "printed" : null, printerJob: null });
+    this.ledger.set(id, { state: "waiting", ...(cameOut && { trusts: true }) });
+    this.tell(id);
     this.next();
   }
 
   /** The paths of a finished run's files. */
   files(id: string): { name: string; path: string }[] {
-    const { state, files } = this.row(id);
+    const { state, files } = this.ledger.row(id);
     if (state !== "done" || files.length === 0)
       throw new Problem(409, "not-written", "Not written", "This run has no files to take.");
     return files.map(({ name }) => ({ name, path: this.runFiles.pathOf(name) }));
@@ -127,125 +139,183 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     );
   }
 
-  private add(
+  private async add(
     jobId: string,
     job: Job,
     naming: RunNaming,
     printer: RunRow["printer"],
     stamp: Date,
     again: string | null,
-  ): Run {
-    const sheets = this.tasks.sheets(job);
-    const names = printer ? [] : this.runFiles.names(job, sheets, naming, this.promised());
-    const id = randomUUID();
+  ): Promise<Run> {
+    const { papers, files: asked } = await this.painters.planRun(job, naming);
     const { format, quality } = job.press.file;
-    this.db
-      .insert(runs)
-      .values({
-        id,
-        jobId,
-        job,
-        format,
-        quality,
-        naming,
-        stamp,
-        again,
-        state: "waiting",
-        sheets: sheets.length,
-        printer,
-        files: names.map((name) => ({ name, bytes: 0 })),
-        createdAt: new Date(),
-      })
-      .run();
+    const names = asked.map(({ name }) => name);
+    const id = randomUUID();
+    this.ledger.enter(job, {
+      id,
+      jobId,
+      jobName: job.name,
+      madeBy: job.sheet.printer.name,
+      profile: job.press.colour?.profile ?? null,
+      format,
+      quality,
+      naming,
+      stamp,
+      again,
+      state: "waiting",
+      sheets: papers.length,
+      printer,
+      files: printer ? [] : this.promise(names, format, naming),
+      createdAt: new Date(),
+    });
+    this.tell(id);
     this.next();
     return this.run(id);
   }
 
-  /** The names that runs which are not made yet were promised. */
-  private promised(): Set<string> {
-    const open = this.db
-      .select({ files: runs.files })
-      .from(runs)
-      .where(inArray(runs.state, ["waiting", "painting", "paused"]))
-      .all();
-    return new Set(open.flatMap(({ files }) => files.map(({ name }) => name)));
+  private async named(job: Job, naming: RunNaming): Promise<RunRow["files"]> {
+    const { files } = await this.painters.planRun(job, naming);
+    return this.promise(
+      files.map(({ name }) => name),
+      job.press.file.format,
+      naming,
+    );
   }
 
-  private breakOff(id: string, then: NonNullable<Making["then"]>): void {
-    const { state } = this.row(id);
+  /** Names for files that are not made yet; those that other runs were promised are left to them. */
+  private promise(asked: string[], format: RunRow["format"], naming: RunNaming): RunRow["files"] {
+    const promised = this.ledger.inState(...OPEN).flatMap(({ files }) => files.map(({ name }) => name));
+    const names = this.runFiles.names(asked, ENDING[format], naming, new Set(promised));
+    return names.map((name) => ({ name, bytes: 0 }));
+  }
+
+  private async breakOff(id: string, then: "cancelled" | "paused"): Promise<void> {
+    const { state } = this.ledger.row(id);
     const here = this.underWay.get(id);
     if (here) {
       here.then = then;
-      here.painting?.cancel();
-    } else if (state === "waiting" || (state === "paused" && then === "cancelled")) {
-      this.set(id, { state: then, doneAt: then === "cancelled" ? new Date() : null });
+      here.stop.abort();
+      return;
     }
+    if (state !== "waiting" && state !== "asking" && !(state === "paused" && then === "cancelled")) return;
+    const why = state === "asking" && then === "cancelled" ? MAY_BE_OUT : null;
+    this.ledger.set(id, { state: then, why, doneAt: then === "cancelled" ? new Date() : null });
+    if (then === "cancelled") await this.forget(id);
+    this.tell(id);
   }
 
-  /** Begins with as many waiting runs as there are processors free, the oldest first. */
+  /** Begins with the waiting runs that there is a place for, the oldest first. */
   private next(): void {
-    while (!this.closed && this.underWay.size < availableParallelism()) {
-      const row = this.db
-        .select()
-        .from(runs)
-        .where(eq(runs.state, "waiting"))
-        .orderBy(asc(runs.createdAt))
-        .limit(1)
-        .get();
-      if (!row) return;
-      this.set(row.id, { state: "painting" });
-      this.underWay.set(row.id, { painting: null, progress: null, then: null, waits: null });
-      void this.make(row);
+    if (this.closed) return;
+    for (const row of this.ledger.inState("waiting")) {
+      if (this.inTheWay(row) !== null) continue;
+      this.ledger.set(row.id, { state: "painting" });
+      const here: Making = {
+        stop: new AbortController(),
+        progress: null,
+        then: null,
+        waits: null,
+        says: null,
+        tell: () => this.tellSoon(row.id),
+      };
+      this.underWay.set(row.id, here);
+      this.tell(row.id);
+      void this.make({ ...row, state: "painting" }, here);
     }
   }
 
-  private async make(row: RunRow): Promise<void> {
+  /** Why a run has to wait, in a sentence; null where there is a place for it. */
+  private inTheWay({ printer }: RunRow): string | null {
+    const open = [...this.underWay.keys()].map((id) => this.ledger.row(id));
+    if (printer) {
+      const other = open.find((one) => one.printer?.address === printer.address);
+      return other ? `${printer.name} is printing “${other.jobName}” first.` : null;
+    }
+    const writing = open.filter((one) => one.printer === null);
+    return writing.length < OPEN_RUNS ? null : `${writing.length} other runs are being written first.`;
+  }
+
+  private async make(row: RunRow, here: Making): Promise<void> {
     const { id } = row;
-    const here = this.underWay.get(id)!;
-    const made = row.printer
-      ? this.making.print(row, here, {
-          printed: (count) => this.set(id, { printed: count }),
-          leaves: () => this.closed,
-        })
-      : this.making.write(row, here);
+    const made = row.printer ? this.making.print(row, here) : this.making.write(row, here);
     const end = await made.catch((error: unknown): Partial<RunRow> => {
       if (error instanceof Cancelled) return { state: here.then ?? "cancelled" };
-      if (error instanceof PrinterFault) return { state: "failed", why: error.message };
+      const isSaid = error instanceof PrinterFault || error instanceof GivenUp;
+      if (isSaid) return { state: "failed", why: error.message };
       return { state: "failed", why: error instanceof Problem ? error.detail : notPainted(error) };
     });
-    await this.runFiles.clear(id);
     this.underWay.delete(id);
     // What a closing server broke off goes on with its next start.
     if (this.closed) return;
-    this.set(id, { ...end, doneAt: new Date() });
+    try {
+      const isOver = end.state === "done" || end.state === "cancelled";
+      this.ledger.set(id, {
+        ...end,
+        why: end.why ?? here.says,
+        doneAt: end.state === "asking" ? null : new Date(),
+      });
+      if (isOver) await this.forget(id);
+    } catch {
+      // A disk that is full now is not full for ever; what is not in the database is looked at again at the next start.
+    }
+    this.tell(id);
     this.next();
   }
 
-  private set(id: string, values: Partial<RunRow>): void {
-    this.db.update(runs).set(values).where(eq(runs.id, id)).run();
+  private async forget(id: string): Promise<void> {
+    await this.runFiles.clear(id);
+    this.ledger.forgetPainted(id);
   }
 
-  private row(id: string): RunRow {
-    const row = this.db.select().from(runs).where(eq(runs.id, id)).get();
-    if (!row) throw Problem.notFound("run", "There is no such run.");
-    return row;
+  private readonly soon = new Map<string, NodeJS.Timeout>();
+
+  private tellSoon(id: string): void {
+    if (this.soon.has(id)) return;
+    this.soon.set(id, setTimeout(() => this.tell(id), TELLING).unref());
+  }
+
+  private tell(id: string): void {
+    clearTimeout(this.soon.get(id));
+    this.soon.delete(id);
+    if (!this.closed) this.live.toRuns("run", this.run(id));
+  }
+
+  private inDoubt(id: string): number | null {
+    const sheet = this.ledger.sheets(id).find(({ sent }) => sent === "unsure");
+    return sheet ? sheet.number + 1 : null;
   }
 
   private shown(row: RunRow): Run {
-    const { id, jobId, job, format, sheets, state, why, files, again, createdAt, doneAt } = row;
+    const {
+      id,
+      jobId,
+      jobName,
+      format,
+      profile,
+      madeBy,
+      sheets,
+      state,
+      why,
+      files,
+      again,
+      createdAt,
+      doneAt,
+    } = row;
+    const here = this.underWay.get(id);
     return {
       id,
       jobId,
-      jobName: job.name,
+      jobName,
       format,
-      profile: job.press.colour?.profile ?? null,
-      madeBy: job.sheet.printer.name,
+      profile,
+      madeBy,
       print: row.printer !== null,
-      waits: this.underWay.get(id)?.waits ?? null,
+      waits: here?.waits ?? (state === "waiting" ? this.inTheWay(row) : null),
+      inDoubt: state === "asking" ? this.inDoubt(id) : null,
       sheets,
       price: row.price,
       state,
-      progress: this.underWay.get(id)?.progress ?? null,
+      progress: here?.progress ?? null,
       why,
       files: state === "done" ? files : [],
       createdAt: createdAt.toISOString(),
@@ -254,3 +324,5 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     };
   }
 }
+
+const MAY_BE_OUT = "Cancelled. The sheet that was asked about may have come out.";

@@ -1,44 +1,87 @@
 import type { RasterSpace } from "@wide-quilt/ipp";
-import type { Format, PhotoId, Press, SheetPlan } from "@wide-quilt/core";
-import type { Progress } from "@wide-quilt/painters";
+import type { Format, Job, PhotoRecord, SheetPlan } from "@wide-quilt/core";
+import type { RunNaming } from "../contract.ts";
 
-/** Files to be painted, as it is handed to a worker: plain data only. */
-export interface PaintTask {
-  sheets: SheetPlan[];
-  press: Press;
+/** A job with all that is needed to plan its sheets; plain data, for a process of ours. */
+export interface Planned {
+  job: Job;
+  records: Record<string, PhotoRecord>;
+}
+
+/** What painting a job’s sheets needs beside their plans. */
+export interface PaintSetup extends Pick<Planned, "job"> {
+  /** The data folder, where the files of photos and graphics lie. */
+  root: string;
   /** The bytes of the profile that colours are written for; null for no colour management. */
   profile: Uint8Array | null;
-  /** Where each photo's file lies. */
-  photos: Record<PhotoId, string>;
-  title: string;
-  /** Milliseconds since 1970. */
+  /** The date that stands in the file, in milliseconds since 1970. */
   date: number;
-  /** Each file and how many of the sheets it takes, one after the other: pixels take one. */
-  files: { path: string; sheets: number }[];
-  /** Where an sRGB picture of the first sheet goes, for a file that a browser does not show as it is. */
-  picture?: string;
+}
+
+/** A run that a painting process keeps the plans of. */
+export interface OpenRun extends PaintSetup, Planned {
+  run: string;
+}
+
+/** One file of an open run. */
+export interface PaintPart {
+  run: string;
+  path: string;
+  /** Its sheets: so many from this one on, from 0. */
+  first: number;
+  count: number;
   /** What pixels mean in PWG raster, where files of pixels are made that for a printer; left out for files as they are. */
   raster?: RasterSpace;
   /** Whether the ink of drawings is estimated too; that of pixels always is. */
-  inks?: boolean;
-  /** JPEG qualities that the first sheet is weighed at, instead of being written. */
-  weigh?: number[];
+  inks: boolean;
 }
 
-export interface Painted {
-  files: { bytes: number }[];
-  /** How much of each sheet the inks cover, as far as it was looked at. */
+/** What became of a file. */
+export interface PaintedPart {
+  bytes: number;
+  /** How much of each of its sheets the inks cover, as far as it was looked at. */
   coverage: number[];
-  /** Bytes at the qualities that were asked for. */
-  sizes: number[];
 }
 
-/** Worker to pool. */
-export type FromWorker =
-  { progress: Progress } | { done: Painted } | { cancelled: true } | { failed: string; code?: string };
+/** A sheet that is painted to be looked at. */
+export interface LookTask extends PaintSetup {
+  plan: SheetPlan;
+  /** Where the file goes. */
+  path: string;
+  /** Where an sRGB picture of it goes, for a file that a browser does not show as it is. */
+  picture?: string;
+}
 
-/** Pool to worker. */
-export type ToWorker = { paint: PaintTask } | { cancel: true };
+/** A sheet that is weighed at some JPEG qualities. */
+export interface WeighTask extends PaintSetup {
+  plan: SheetPlan;
+  qualities: number[];
+}
+
+/** How a run’s files are divided and called, before names that are taken are avoided. */
+export interface RunPlan {
+  /** The paper of each sheet. */
+  papers: SheetPlan["stock"][];
+  files: { name: string; sheets: number }[];
+  /** What its sheets cost without ink. */
+  price: number;
+}
+export interface PlanRun extends Planned {
+  naming: Pick<RunNaming, "rule" | "start" | "each">;
+}
+
+/** A sheet to look at: its plan, and a name of everything that its picture depends on. */
+export interface LookPlan {
+  plan: SheetPlan;
+  sheets: number;
+  id: string;
+}
+export interface PlanLook extends Planned {
+  /** From 1. */
+  sheet: number;
+  /** Whether it is a picture in wide colours for a soft proof. */
+  wide: boolean;
+}
 
 export const ENDING: Record<Format, string> = {
   jpeg: "jpg",

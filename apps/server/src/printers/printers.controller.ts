@@ -1,22 +1,11 @@
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  HttpCode,
-  Inject,
-  Param,
-  Post,
-  Put,
-  Query,
-  Res,
-} from "@nestjs/common";
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Res } from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
 import type { Printer } from "@wide-quilt/core";
 import { attachment } from "../web/attachment.ts";
 import { PrinterFault, type PrinterCan } from "@wide-quilt/ipp";
 import { Problem } from "../safety/problem.ts";
+import { AskPrinterCan } from "./printers.dto.ts";
 import { PrintersService } from "./printers.service.ts";
 import { PrintingService } from "./printing.service.ts";
 
@@ -34,16 +23,15 @@ export class PrintersController {
     return this.printers.list();
   }
 
-  @Get("can")
+  @Post("can")
+  @HttpCode(200)
   @ApiOperation({ summary: "Asks a printer by IPP what it can do" })
-  async can(@Query("address") address = ""): Promise<PrinterCan> {
-    const refuse = (why: string) => new Problem(422, "no-printer", "No printer", why);
-    if (!/^ipps?:\/\/[^\s]{1,300}$/.test(address) || !URL.canParse(address))
-      throw refuse("An address such as ipp://192.168.1.20/ipp/print is wanted.");
+  async can(@Body() { address }: AskPrinterCan): Promise<PrinterCan> {
     try {
       return await this.printing.can(address);
     } catch (error) {
-      throw error instanceof PrinterFault ? refuse(error.message) : error;
+      if (!(error instanceof PrinterFault)) throw error;
+      throw new Problem(422, "no-printer", "No printer", error.message);
     }
   }
 

@@ -1,13 +1,15 @@
-import { createHash } from "node:crypto";
-import { readFile, writeFile } from "node:fs/promises";
+import { createHash, randomUUID } from "node:crypto";
+import { readFile, rm, writeFile } from "node:fs/promises";
+import { join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import { asc, eq } from "drizzle-orm";
-import { BadProfile, BUILT_IN, builtInProfile, ColourEngine, type ProfileFacts } from "@wide-quilt/colour";
-import { writeWhole } from "@wide-quilt/painters";
+import { BUILT_IN, builtInProfile, type ProfileFacts } from "@wide-quilt/colour";
+import { BadPhoto, writeWhole } from "@wide-quilt/painters";
 import type { ProfileView } from "../contract.ts";
 import { DB, type Db } from "../data/database.ts";
 import { DataFolder } from "../data/folder.ts";
 import { profiles } from "../data/schema.ts";
+import { Reading } from "../photos/reading.ts";
 import { Problem } from "../safety/problem.ts";
 
 /** Colour profiles: those that come with the program and those that were added, each kept once. */
@@ -16,6 +18,7 @@ export class ProfilesService {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(Reading) private readonly reading: Reading,
   ) {}
 
   list(): ProfileView[] {
@@ -40,7 +43,7 @@ export class ProfilesService {
 
   /** Keeps a profile. Throws a Problem that says what is wrong with it. */
   async add(bytes: Buffer): Promise<ProfileView> {
-    const { name, of, space } = await usable(bytes);
+    const { name, of, space } = await this.read(bytes);
     const id = createHash("sha256").update(bytes).digest("hex").slice(0, 32);
     await writeWhole(this.folder.profile(id), (to) => writeFile(to, bytes));
     this.db
@@ -61,6 +64,19 @@ export class ProfilesService {
     return readFile(this.folder.profile(id));
   }
 
+  private async read(bytes: Buffer): Promise<ProfileFacts> {
+    const path = join(this.folder.arriving, randomUUID());
+    try {
+      await writeFile(path, bytes);
+      return await this.reading.profile(path);
+    } catch (error) {
+      if (!(error instanceof BadPhoto || (error as Error).name === "BadProfile")) throw error;
+      throw new Problem(422, "bad-profile", "Not a profile that can be used", (error as Error).message);
+    } finally {
+      await rm(path, { force: true });
+    }
+  }
+
   remove(id: string): void {
     this.db.update(profiles).set({ listed: false }).where(eq(profiles.id, id)).run();
   }
@@ -72,28 +88,3 @@ const SAYS: Record<ProfileFacts["of"], string> = {
   input: "a camera or scanner",
   space: "a colour space",
 };
-
-/** Checks that colours can be written for a profile; on an engine of its own, which a broken one may take along. */
-async function usable(bytes: Buffer): Promise<ProfileFacts> {
-  const refuse = (why: string) => new Problem(422, "bad-profile", "Not a profile that can be used", why);
-  try {
-    const engine = await ColourEngine.start();
-    const profile = engine.open("new", bytes);
-    if (profile.of === "input") {
-      throw refuse(
-        "This profile describes a camera or scanner. Nothing can be printed for it; choose the profile of a printer, a paper or a display.",
-      );
-    }
-    if (profile.space === "GRAY") {
-      throw refuse("This profile is for grey alone. Choose one for RGB or CMYK.");
-    }
-    const srgb = engine.open("srgb", builtInProfile("srgb")!);
-    const setup = { intent: "relative", blackPoint: true, depth: 8 } as const;
-    engine.conversion(srgb, profile, setup)(Uint8Array.of(200, 100, 50));
-    return profile;
-  } catch (error) {
-    if (error instanceof BadProfile) throw refuse(error.message);
-    if (error instanceof Problem) throw error;
-    throw refuse("This profile is broken inside and cannot be used. Get it again from its maker.");
-  }
-}

@@ -3,6 +3,8 @@
  * and a sentence of what happened, what was kept and what to do.
  */
 export class Problem extends Error {
+  override name = "Problem";
+
   constructor(
     readonly status: number,
     /** Stable; the last part of the problem's type URI. */

@@ -2,7 +2,11 @@ import type { PrinterCan } from "@wide-quilt/ipp";
 import type { BackdropFill, JobEdit, Kind, Printer, StyleChange } from "@wide-quilt/core";
 import type {
   GraphicView,
+  JobCardView,
+  JobChange,
   JpegSizes,
+  KeptPart,
+  KeptView,
   JobSummary,
   JobView,
   MadeBackdrop,
@@ -16,13 +20,38 @@ import type {
   StyleView,
   TakenIn,
 } from "@wide-quilt/server/contract";
+import { thisWindow } from "../app/thisWindow.ts";
 import { NoAnswer, ServerProblem } from "./problem.ts";
 
 /** An edit on its way, with a name of its own so that it is applied once however often it is sent. */
 export interface SentEdit {
   id: string;
   gesture?: string;
+  /** Whether the program found it by itself, and it is no step. */
+  byItself?: boolean;
   edit: JobEdit;
+}
+
+/** What the addresses of pages and questions begin with behind a proxy; nothing otherwise. */
+export const BASE = metaOf("wide-quilt-base");
+const BUILD = metaOf("wide-quilt-build");
+
+function metaOf(name: string): string {
+  return globalThis.document?.querySelector(`meta[name="${name}"]`)?.getAttribute("content") ?? "";
+}
+
+let onNewer: () => void = () => undefined;
+
+/** Calls back once, when answers come from a newer build than this page is of. */
+export function whenNewer(then: () => void): void {
+  onNewer = then;
+}
+
+function noticeBuild(response: Response): void {
+  const build = response.headers.get("X-Wide-Quilt-Build");
+  if (BUILD === "" || build === null || build === BUILD) return;
+  onNewer();
+  onNewer = () => undefined;
 }
 
 /** A file as it is, without a form around it. */
@@ -39,7 +68,7 @@ function sent(body: unknown): Pick<RequestInit, "headers" | "body"> {
 async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
+    response = await fetch(`${BASE}/api${path}`, {
       method,
       signal,
       ...sent(body),
@@ -48,6 +77,7 @@ async function ask<T>(method: string, path: string, body?: unknown, signal?: Abo
     if (signal?.aborted) throw error;
     throw new NoAnswer();
   }
+  noticeBuild(response);
   if (!response.ok) throw await problemOf(response);
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
@@ -67,14 +97,17 @@ export const server = {
   startJob: (kind: Kind, name: string, locale: string) =>
     ask<JobView>("POST", "/jobs", { kind, name, locale }),
   importJob: (file: unknown) => ask<JobView>("POST", "/jobs/import", file),
-  viewJob: (id: string) => ask<JobView>("GET", job(id)),
+  viewJob: (id: string) => ask<JobView>("GET", `${job(id)}?client=${thisWindow.name}`),
+  jobCard: (id: string, signal: AbortSignal) => ask<JobCardView>("GET", `${job(id)}/card`, undefined, signal),
   duplicateJob: (id: string) => ask<JobView>("POST", `${job(id)}/duplicate`),
-  setBinned: (id: string, binned: boolean) => ask<JobView>("PUT", `${job(id)}/bin`, { binned }),
+  setBinned: (id: string, binned: boolean) => ask<void>("PUT", `${job(id)}/bin`, { binned }),
   deleteJob: (id: string) => ask<void>("DELETE", job(id)),
-  sendEdits: (id: string, version: number, edits: SentEdit[]) =>
-    ask<JobView>("POST", `${job(id)}/edits`, { version, edits }),
-  undo: (id: string, version: number) => ask<JobView>("POST", `${job(id)}/undo`, { version }),
-  redo: (id: string, version: number) => ask<JobView>("POST", `${job(id)}/redo`, { version }),
+  sendEdits: (id: string, version: number | undefined, edits: SentEdit[], client = thisWindow.name) =>
+    ask<JobChange>("POST", `${job(id)}/edits`, { client, version, edits }),
+  undo: (id: string, version: number, act: string) =>
+    ask<JobChange>("POST", `${job(id)}/undo`, { client: thisWindow.name, version, id: act }),
+  redo: (id: string, version: number, act: string) =>
+    ask<JobChange>("POST", `${job(id)}/redo`, { client: thisWindow.name, version, id: act }),
   listPatterns: () => ask<PatternView[]>("GET", "/patterns"),
   keepPattern: (job: string, name: string, folder: string) =>
     ask<PatternView>("POST", "/patterns", { job, name, folder }),
@@ -107,6 +140,7 @@ export const server = {
   cancelRun: (id: string) => ask<void>("DELETE", `/runs/${id}`),
   pauseRun: (id: string) => ask<void>("POST", `/runs/${id}/pause`),
   resumeRun: (id: string) => ask<void>("POST", `/runs/${id}/resume`),
+  answerDoubt: (id: string, cameOut: boolean) => ask<void>("POST", `/runs/${id}/answer`, { cameOut }),
   runAgain: (id: string) => ask<Run>("POST", `/runs/${id}/again`),
   listProfiles: () => ask<ProfileView[]>("GET", "/profiles"),
   addProfile: (file: File) => {
@@ -119,8 +153,9 @@ export const server = {
   keepPrinter: (printer: Printer) =>
     ask<Printer>("PUT", `/printers/${encodeURIComponent(printer.id)}`, printer),
   removePrinter: (id: string) => ask<void>("DELETE", `/printers/${encodeURIComponent(id)}`),
-  printerCan: (address: string) =>
-    ask<PrinterCan>("GET", `/printers/can?address=${encodeURIComponent(address)}`),
+  printerCan: (address: string) => ask<PrinterCan>("POST", "/printers/can", { address }),
+  kept: () => ask<KeptView>("GET", "/kept"),
+  clearKept: (what: KeptPart["what"]) => ask<KeptView>("POST", "/kept/clear", { what }),
   importPrinters: (file: unknown) => ask<Printer[]>("POST", "/printers/import", file),
 };
 
@@ -130,16 +165,20 @@ type PreviewSize = (typeof PREVIEW_SIZES)[number];
 
 /** Addresses that the browser loads by itself. */
 export const address = {
-  preview: (photo: string, size: PreviewSize) => `/api/photos/${photo}/preview/${size}`,
+  preview: (photo: string, size: PreviewSize) => `${BASE}/api/photos/${photo}/preview/${size}`,
   /** The smallest preview with at least this many pixels on its longest side, or the largest there is. */
   previewFor: (photo: string, pixels: number) =>
-    `/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
-  graphic: (id: string) => `/api/graphics/${id}`,
-  patternFile: (id: string) => `/api/patterns/${encodeURIComponent(id)}/file`,
-  jobFile: (id: string) => `/api${job(id)}/file`,
-  personFile: (id: string, shot: number) => `/api${job(id)}/people/${shot}/file`,
-  proofPicture: (id: string) => `/api/proofs/${id}/picture`,
-  profile: (id: string) => `/api/profiles/${encodeURIComponent(id)}/file`,
-  printersFile: "/api/printers/file",
-  download: (run: string) => `/api/runs/${run}/download`,
+    `${BASE}/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
+  graphic: (id: string) => `${BASE}/api/graphics/${id}`,
+  patternFile: (id: string) => `${BASE}/api/patterns/${encodeURIComponent(id)}/file`,
+  jobFile: (id: string) => `${BASE}/api${job(id)}/file`,
+  personFile: (id: string, shot: number) => `${BASE}/api${job(id)}/people/${shot}/file`,
+  proofPicture: (id: string) => `${BASE}/api/proofs/${id}/picture`,
+  profile: (id: string) => `${BASE}/api/profiles/${encodeURIComponent(id)}/file`,
+  printersFile: `${BASE}/api/printers/file`,
+  /** Where what happens to a job, and to runs, is pushed. */
+  follow: (job: string | null, runs: boolean) =>
+    `${BASE}/api/follow?client=${thisWindow.name}${job === null ? "" : `&job=${encodeURIComponent(job)}`}${runs ? "&runs=true" : ""}`,
+  health: `${BASE}/health`,
+  download: (run: string) => `${BASE}/api/runs/${run}/download`,
 };

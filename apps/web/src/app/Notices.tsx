@@ -1,6 +1,7 @@
 import { CircleCheck, Eye, OctagonAlert, X } from "lucide-react";
 import { useEffect } from "react";
 import { noticeClosed, type Notice } from "../table/view.ts";
+import { button } from "../ui/button.ts";
 import { useAppDispatch, useAppSelector } from "./store.ts";
 
 const LOOKS = {
@@ -27,18 +28,23 @@ export function Notices() {
   );
 }
 
-function NoticeLine({ notice: { id, text, level } }: { notice: Notice }) {
+function NoticeLine({ notice: { id, text, level, reloads } }: { notice: Notice }) {
   const dispatch = useAppDispatch();
   const { icon: Icon, classes } = LOOKS[level];
   useEffect(() => {
-    if (level === "wrong") return;
+    if (level === "wrong" || reloads) return;
     const timer = setTimeout(() => dispatch(noticeClosed(id)), STAYS);
     return () => clearTimeout(timer);
-  }, [dispatch, id, level]);
+  }, [dispatch, id, level, reloads]);
   return (
     <div className={`flex items-start gap-3 rounded-lg border bg-white px-4 py-3 shadow-lg ${classes}`}>
       <Icon size={18} className="mt-0.5 shrink-0" aria-hidden />
       <p className="grow text-[13.5px] text-ink">{text}</p>
+      {reloads && (
+        <button type="button" className={button.plain} onClick={() => location.reload()}>
+          Load again
+        </button>
+      )}
       <button
         type="button"
         aria-label="Close"

@@ -20,6 +20,7 @@ import { button } from "../ui/button.ts";
 import { OverPage } from "../ui/OverPage.tsx";
 import type { Words } from "../words/words.ts";
 import { Figures, StateBadge } from "./Figures.tsx";
+import { newId } from "../app/ids.ts";
 
 interface Props {
   report: PersonReport;
@@ -41,7 +42,7 @@ export function FaceEditor({ report, record, words, onClose }: Props) {
   const said = useAppSelector((state) => state.faces.said[photo]);
   const [zoom, setZoom] = useState(1);
   const [looks, setLooks] = useState(false);
-  const [gesture] = useState(() => crypto.randomUUID());
+  const [gesture] = useState(() => newId());
   const set = (next: Face, own?: string) => dispatch(edit({ do: "faces", faces: { [photo]: next } }, own));
   const find = async () => {
     setLooks(true);

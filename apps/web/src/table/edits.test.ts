@@ -1,10 +1,11 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { applyEdit, freshJob, mm, type JobEdit } from "@wide-quilt/core";
-import type { JobView, ProblemBody } from "@wide-quilt/server/contract";
+import { applyEdit, diff, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
+import type { JobChange, JobView, ProblemBody } from "@wide-quilt/server/contract";
 import type { SentEdit } from "../api/client.ts";
-import { edit, lookAgain, open, step } from "./edits.ts";
-import { openJob } from "./openJob.ts";
+import { edit, found, open, settled, step } from "./edits.ts";
+import { changed, openJob } from "./openJob.ts";
+import { lookAgain } from "./sending.ts";
 import { view } from "./view.ts";
 
 /** A server in a few lines: one job with versions, told over the same addresses; it can be silent or refuse. */
@@ -12,49 +13,78 @@ class Server {
   job = freshJob("copies", "Badges");
   version = 0;
   silent = 0;
-  refuses: string | null = null;
+  /** Whether it does what it is asked, and its answer is lost. */
+  loses = 0;
+  refuses: ((edit: JobEdit) => boolean) | null = null;
+  isGone = false;
+  taken: string | null = null;
   readonly lots: SentEdit[][] = [];
+  private readonly before: Job[] = [];
 
-  readonly fetch = async (path: string, init: { method: string; body?: string }): Promise<Response> => {
+  readonly fetch = async (_path: string, init: { method: string; body?: string }): Promise<Response> => {
     if (this.silent > 0) {
       this.silent--;
       throw new TypeError("Failed to fetch");
     }
+    if (this.isGone) return this.problem(404, "no-such-job", "This job is not here any more.");
     if (init.method === "GET") return this.answer(200, this.view());
-    const body = JSON.parse(init.body!) as { version: number; edits?: SentEdit[] };
-    if (body.version !== this.version) {
-      return this.problem(409, "changed-elsewhere", "This job was changed in another window.", this.view());
-    }
-    if (this.refuses) return this.problem(422, "edit-refused", this.refuses);
-    if (body.edits) {
-      this.lots.push(body.edits);
-      this.job = body.edits.reduce((job, sent) => applyEdit(job, sent.edit), this.job);
-    } else if (path.endsWith("/undo")) {
+    const asked = JSON.parse(init.body!) as { version?: number; edits?: SentEdit[]; id?: string };
+    if (asked.edits) {
+      const left = asked.edits.slice(asked.edits.findIndex(({ id }) => id === this.taken) + 1);
+      if (left.some(({ edit }) => this.refuses?.(edit))) return this.problem(422, "edit-refused", REFUSED);
+      this.lots.push(left);
+      if (left.length > 0) this.change(...left.map(({ edit }) => edit));
+      this.taken = asked.edits.at(-1)!.id;
+    } else if (asked.id !== this.taken) {
       this.job = freshJob("copies", "Badges");
+      this.version++;
+      this.taken = asked.id!;
     }
-    this.version++;
-    return this.answer(200, this.view());
+    if (this.loses > 0) {
+      this.loses--;
+      throw new TypeError("Failed to fetch");
+    }
+    return this.answer(200, this.since(asked.version));
   };
 
   /** What another window did. */
-  change(change: JobEdit): void {
-    this.job = applyEdit(this.job, change);
+  change(...edits: JobEdit[]): void {
+    this.before[this.version] = this.job;
+    this.job = edits.reduce(applyEdit, this.job);
     this.version++;
   }
 
-  private view(): JobView {
-    const { job, version } = this;
-    return { id: "job", job, version, undo: null, redo: null, changedAt: "", binnedAt: null, photos: {} };
+  since(from: number | undefined): JobChange {
+    const base = from === undefined ? undefined : from === this.version ? this.job : this.before[from];
+    return {
+      ...this.head(),
+      ...(base ? { from: from!, patch: diff(base, this.job) } : { from: null, patch: [], job: this.job }),
+    };
   }
+
+  private view = (): JobView => ({ ...this.head(), job: this.job, binnedAt: null, notice: null });
+
+  private head = () => ({
+    id: "job",
+    version: this.version,
+    undo: null,
+    redo: null,
+    theirs: null,
+    changedAt: "",
+    taken: this.taken,
+    photos: {},
+  });
 
   private answer = (status: number, body: unknown, type = "application/json") =>
     new Response(JSON.stringify(body), { status, headers: { "Content-Type": type } });
 
-  private problem(status: number, type: string, detail: string, current?: JobView): Response {
-    const body: ProblemBody = { type: `/problems/${type}`, title: "", status, detail, current };
+  private problem(status: number, type: string, detail: string): Response {
+    const body: ProblemBody = { type: `/problems/${type}`, title: "", status, detail };
     return this.answer(status, body, "application/problem+json");
   }
 }
+
+const REFUSED = "“ticket.gap” must be at least 0 mm. The job is as it was.";
 
 let server: Server;
 const start = () => configureStore({ reducer: { openJob: openJob.reducer, view: view.reducer } });
@@ -98,21 +128,57 @@ describe("edits on their way", () => {
     expect(server.job.ticket.gap).toBe(6000);
   });
 
-  it("go on top of what another window did, and it is said", async () => {
+  it("go on top of what another window did", async () => {
     server.change({ do: "rename", name: "Theirs" });
     void dispatch(edit(gap(7)));
     await saved();
     expect(server.job).toMatchObject({ name: "Theirs", ticket: { gap: 7000 } });
     expect(state().job).toEqual(server.job);
-    expect(notices()).toEqual([expect.stringContaining("Both changes are kept, yours on top")]);
+    expect(notices()).toEqual([]);
   });
 
-  it("that the server refuses are taken back, with its own sentence", async () => {
-    server.refuses = "“ticket.gap” must be at least 0 mm. The job is as it was.";
-    void dispatch(edit(gap(8)));
+  it("are made once, though the answer to them was lost and more were made meanwhile", async () => {
+    server.loses = 1;
+    void dispatch(edit({ do: "add sheet", after: null, sheets: ["a1"] }));
+    await vi.waitFor(() => expect(state().waits).toBe(true));
+    void dispatch(edit(gap(7)));
     await saved();
-    expect(state().job!.ticket.gap).toBe(2000);
-    expect(notices()).toEqual([server.refuses]);
+    expect(server.lots.flat().map(({ edit }) => edit.do)).toEqual(["add sheet", "ticket"]);
+    expect(state().job).toEqual(server.job);
+  });
+
+  it("that the server refuses are taken back, with its own sentence; those of the same lot are kept", async () => {
+    server.refuses = (one) => one.do === "ticket" && one.change.gap === 8000;
+    void dispatch(edit({ do: "rename", name: "Kept" }));
+    void dispatch(edit(gap(8)));
+    void dispatch(edit({ do: "sheet", change: { ppi: 600 } }));
+    await saved();
+    expect(server.job).toMatchObject({ name: "Kept", ticket: { gap: 2000 }, sheet: { ppi: 600 } });
+    expect(state().job).toEqual(server.job);
+    expect(notices()).toEqual([REFUSED]);
+  });
+
+  it("of a job that was deleted meanwhile end, and what is here is not lost", async () => {
+    server.isGone = true;
+    void dispatch(edit(gap(9)));
+    await vi.waitFor(() => expect(state().isGone).toBe(true));
+    expect(state()).toMatchObject({ pending: [], job: { ticket: { gap: 9000 } } });
+  });
+
+  it("are sent on when another job comes on the table before they are saved", async () => {
+    server.silent = 1;
+    void dispatch(edit(gap(4)));
+    await vi.waitFor(() => expect(state().waits).toBe(true));
+    void dispatch(open("other"));
+    await vi.waitFor(() => expect(server.job.ticket.gap).toBe(4000));
+    await dispatch(settled());
+    expect(server.lots.flat()).toHaveLength(1);
+  });
+
+  it("that the program found by itself say so", async () => {
+    void dispatch(found(gap(4)));
+    await saved();
+    expect(server.lots.flat()).toMatchObject([{ byItself: true }]);
   });
 
   it("that make no job are refused before they are sent", async () => {
@@ -143,16 +209,23 @@ describe("undo", () => {
     expect(server.lots.flat()).toHaveLength(1);
   });
 
-  it("shows the job as it is when another window changed it first", async () => {
-    server.change(gap(4));
+  it("is asked once, though its answer was lost", async () => {
+    server.loses = 1;
     await dispatch(step("undo"));
-    expect(state().job!.ticket.gap).toBe(4000);
-    expect(notices()).toEqual(["This job was changed in another window."]);
+    expect(notices()).toEqual([]);
+    expect(state().waits).toBe(false);
   });
 });
 
-it("takes over what another window did when one comes back to this one", async () => {
+it("takes over what another window did, from what is pushed or by asking", async () => {
   server.change({ do: "rename", name: "Theirs" });
-  await dispatch(lookAgain());
+  store.dispatch(changed(server.since(0)));
   expect(state()).toMatchObject({ job: { name: "Theirs" }, version: 1 });
+  server.change(gap(3));
+  server.change(gap(4));
+  // What was missed in between cannot be put on top.
+  store.dispatch(changed({ ...server.since(2), from: 2 }));
+  expect(state()).toMatchObject({ isBehind: true, version: 1 });
+  await dispatch(lookAgain());
+  expect(state()).toMatchObject({ isBehind: false, version: 3, job: { ticket: { gap: 4000 } } });
 });

@@ -1,40 +1,46 @@
 import { applyEdit, keepPacking, kindOf, readJob, type JobEdit } from "@wide-quilt/core";
-import { server } from "../api/client.ts";
-import { NoAnswer, sentenceOf, ServerProblem } from "../api/problem.ts";
-import { afterFrame } from "../app/afterFrame.ts";
+import { server, type SentEdit } from "../api/client.ts";
+import { NoAnswer, sentenceOf } from "../api/problem.ts";
+import { newId } from "../app/ids.ts";
 import type { Dispatch, State } from "../app/store.ts";
-import { confirmed, edited, notOpened, opened, opening, waiting } from "./openJob.ts";
+import { thisWindow } from "../app/thisWindow.ts";
+import { changed, edited, notOpened, opened, opening, waiting } from "./openJob.ts";
+import { keepPending } from "./outbox.ts";
 import { searchPacking } from "./packing.ts";
+import { again, inLine, isGone, lookAgain, send, sendAll, sendElsewhere, takeUp } from "./sending.ts";
 import { dragging, noticed, searched, tableCleared } from "./view.ts";
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 
-/** Milliseconds before a server that does not answer is asked again; the last goes on for ever. */
-const PATIENCE = [500, 1000, 2000, 4000];
-
-/** Puts a job on the table. */
+/** Puts a job on the table, with what was not saved of it; what is not saved of the one before is sent on. */
 export const open =
   (id: string): Thunk<Promise<void>> =>
-  async (dispatch) => {
-    dispatch(opening(id));
+  async (dispatch, getState) => {
+    const before = getState().openJob;
+    if (before.id === id && before.job) return dispatch(lookAgain());
+    if (before.id !== null) sendElsewhere(before.id, thisWindow.name, before.pending);
+    dispatch(opening({ id, pending: [] }));
     dispatch(tableCleared());
-    try {
-      const view = await server.viewJob(id);
-      dispatch(opened(view));
-      // On bare paper there are no photos to move yet.
-      if (view.job.ticket.kind === "free") dispatch(dragging("cell"));
-    } catch (error) {
-      dispatch(notOpened(sentenceOf(error)));
+    const pending = await takeUp(id);
+    if (getState().openJob.id !== id || getState().openJob.job) return;
+    dispatch(opening({ id, pending }));
+    for (let tries = 0; getState().openJob.id === id && !getState().openJob.job;) {
+      try {
+        const view = await server.viewJob(id);
+        dispatch(waiting(false));
+        dispatch(opened(view));
+        if (view.notice !== null) dispatch(noticed(view.notice));
+        // On bare paper there are no photos to move yet.
+        if (view.job.ticket.kind === "free") dispatch(dragging("cell"));
+        if (pending.length > 0) void dispatch(send());
+        return;
+      } catch (error) {
+        if (!(error instanceof NoAnswer)) return void dispatch(notOpened(sentenceOf(error)));
+        dispatch(waiting(true));
+        await again(tries++);
+      }
     }
   };
-
-/** Takes over what another window did to the job meanwhile. Edits that are on their way bring it along anyway. */
-export const lookAgain = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { id, pending, version } = getState().openJob;
-  if (id === null || pending.length > 0) return;
-  const view = await server.viewJob(id).catch(() => null);
-  if (view && view.version !== version && getState().openJob.pending.length === 0) dispatch(opened(view));
-};
 
 /**
  * Changes the job: at once here, and soon on the server. Edits of one gesture are undone together.
@@ -53,10 +59,27 @@ export const edit =
     const packs =
       PACKED.has(change.do) && kindOf(reading.job).packing(reading.job, getState().openJob.photos) !== null;
     // What the search finds belongs to the edit that asked for it, so both are one step to undo.
-    const step = gesture ?? (packs ? crypto.randomUUID() : undefined);
-    dispatch(edited({ id: crypto.randomUUID(), gesture: step, edit: change }));
-    void dispatch(send());
+    const step = gesture ?? (packs ? newId() : undefined);
+    dispatch(made({ gesture: step, edit: change }));
     if (packs && step) dispatch(findPacking(step));
+  };
+
+/** What the program finds by itself: no step, so that undo passes over it and nothing that was undone is forgotten. */
+export const found =
+  (change: JobEdit): Thunk =>
+  (dispatch, getState) => {
+    const { job } = getState().openJob;
+    if (job && readJob(applyEdit(job, change)).ok) dispatch(made({ byItself: true, edit: change }));
+  };
+
+/** Shows an edit, keeps it until the server has it, and sends it. */
+const made =
+  (edit: Omit<SentEdit, "id">): Thunk =>
+  (dispatch, getState) => {
+    dispatch(edited({ id: newId(), ...edit }));
+    const { id, pending } = getState().openJob;
+    if (id !== null) keepPending(id, thisWindow.name, pending);
+    void dispatch(send());
   };
 
 /** How often it is looked whether everything is saved, in milliseconds. */
@@ -92,81 +115,42 @@ const findPacking =
       const now = getState().openJob.job;
       if (!packing || !now || !kindOf(now).packing(now, photos) || getState().openJob.id === null) return;
       const change: JobEdit = { do: "ticket", change: { packing: keepPacking(question, packing) } };
-      dispatch(edited({ id: crypto.randomUUID(), gesture, edit: change }));
-      void dispatch(send());
+      dispatch(made({ gesture, edit: change }));
     });
   };
-
-/** What is on its way to the server: one thing after the other, as each answer has the version that the next one needs. */
-let line: Promise<void> = Promise.resolve();
-let sending: Promise<void> | null = null;
-
-const inLine = (act: () => Promise<void>): Promise<void> => (line = line.then(act, act));
-
-/**
- * Sends what is pending, one lot after the other; there is never more than one lot on its way. First the change is
- * shown: asking takes as long as a third of a frame.
- */
-const send = (): Thunk<Promise<void>> => (dispatch) =>
-  (sending ??= inLine(() =>
-    new Promise<void>(afterFrame).then(() => dispatch(sendAll())).finally(() => (sending = null)),
-  ));
-
-const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  let silent = 0;
-  for (;;) {
-    const { id, version, pending } = getState().openJob;
-    if (id === null || pending.length === 0) return;
-    const lot = [...pending];
-    const ids = lot.map((sent) => sent.id);
-    try {
-      const view = await server.sendEdits(id, version, lot);
-      silent = 0;
-      dispatch(confirmed({ ids, view }));
-    } catch (error) {
-      if (getState().openJob.id !== id) return;
-      if (error instanceof NoAnswer) {
-        dispatch(waiting());
-        await new Promise((go) => setTimeout(go, PATIENCE[Math.min(silent++, PATIENCE.length - 1)]));
-        continue;
-      }
-      const current = error instanceof ServerProblem ? error.body.current : undefined;
-      if (current) {
-        // Another window was faster: its changes stay, and ours go on top of them.
-        dispatch(confirmed({ ids: [], view: current }));
-        dispatch(noticed("This job was changed in another window too. Both changes are kept, yours on top."));
-        continue;
-      }
-      const view = await server.viewJob(id).catch(() => null);
-      if (view) dispatch(confirmed({ ids, view }));
-      dispatch(noticed(sentenceOf(error), "wrong"));
-      if (!view) return;
-    }
-  }
-};
 
 /** Waits until the server has everything. */
 export const settled = (): Thunk<Promise<void>> => (dispatch) => dispatch(send());
 
-/** Takes the last step back, or makes it again, once everything before it is saved, however fast it is asked for. */
+/** Takes one’s own last step back, or makes it again, once everything before it is saved, however fast it is asked for. */
 export const step =
   (way: "undo" | "redo"): Thunk<Promise<void>> =>
   (dispatch) =>
     inLine(async () => {
       await dispatch(sendAll());
-      await dispatch(stepNow(way));
+      await dispatch(stepNow(way, newId()));
     });
 
 const stepNow =
-  (way: "undo" | "redo"): Thunk<Promise<void>> =>
+  (way: "undo" | "redo", act: string): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
     const { id, version } = getState().openJob;
     if (id === null) return;
-    try {
-      dispatch(opened(await server[way](id, version)));
-    } catch (error) {
-      const current = error instanceof ServerProblem ? error.body.current : undefined;
-      if (current) dispatch(opened(current));
-      dispatch(noticed(sentenceOf(error), "wrong"));
+    for (let tries = 0; getState().openJob.id === id;) {
+      try {
+        dispatch(changed(await server[way](id, version, act)));
+        dispatch(waiting(false));
+        if (getState().openJob.isBehind) await dispatch(lookAgain());
+        return;
+      } catch (error) {
+        if (error instanceof NoAnswer) {
+          dispatch(waiting(true));
+          await again(tries++);
+          continue;
+        }
+        if (isGone(error)) await dispatch(lookAgain());
+        else dispatch(noticed(sentenceOf(error), "look"));
+        return;
+      }
     }
   };

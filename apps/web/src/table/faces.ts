@@ -3,7 +3,7 @@ import { reportPeople, type PersonReport } from "@wide-quilt/core";
 import { LOCALE } from "../app/preferences.ts";
 import type { Dispatch, State } from "../app/store.ts";
 import { findFaceIn } from "../seeing/seeing.ts";
-import { edit } from "./edits.ts";
+import { found } from "./edits.ts";
 import { opening } from "./openJob.ts";
 import { selectJob, selectSheets } from "./sheets.ts";
 
@@ -48,18 +48,17 @@ export function unmeasured(state: State): string[] {
   return [...new Set(ids)].filter((id) => id in photos && !(id in job.faces) && !state.faces.looked[id]);
 }
 
-/** Looks for the faces that nobody has looked for, one after the other; all of one run are one step to undo. */
+/** Looks for the faces that nobody has looked for, one after the other; none of it is a step to undo. */
 export const findFaces = (): Thunk => async (dispatch, getState) => {
   if (getState().faces.looking !== null) return;
   const jobId = getState().openJob.id;
-  const gesture = crypto.randomUUID();
   let done = 0;
   for (;;) {
     const left = unmeasured(getState());
     const photo = left[0];
     if (photo === undefined || getState().openJob.id !== jobId) break;
     dispatch(lookingAt({ done, of: done + left.length }));
-    await dispatch(findFaceOf(photo, gesture));
+    await dispatch(findFaceOf(photo));
     done++;
   }
   dispatch(lookingAt(null));
@@ -67,13 +66,13 @@ export const findFaces = (): Thunk => async (dispatch, getState) => {
 
 /** Looks for the face of one photo, again if need be. */
 export const findFaceOf =
-  (photo: string, gesture?: string): Thunk =>
+  (photo: string): Thunk =>
   async (dispatch, getState) => {
     const jobId = getState().openJob.id;
     const { face, why } = await findFaceIn(photo);
     if (getState().openJob.id !== jobId) return;
     dispatch(lookedAt({ photo, why }));
-    if (face) dispatch(edit({ do: "faces", faces: { [photo]: face } }, gesture));
+    if (face) dispatch(found({ do: "faces", faces: { [photo]: face } }));
   };
 
 const NOBODY: PersonReport[] = [];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { applyEdit, freshJob, mm, type JobEdit } from "@wide-quilt/core";
-import type { JobView } from "@wide-quilt/server/contract";
-import { confirmed, edited, held, openJob, opened, opening, type OpenJob } from "./openJob.ts";
+import { applyEdit, diff, freshJob, mm, type JobEdit } from "@wide-quilt/core";
+import type { JobChange, JobView } from "@wide-quilt/server/contract";
+import { changed, edited, held, openJob, opened, opening, refused, type OpenJob } from "./openJob.ts";
 
 const { reducer } = openJob;
 const gap = (millimetres: number): JobEdit => ({ do: "ticket", change: { gap: mm(millimetres) } });
@@ -11,12 +11,25 @@ const view = (change: Partial<JobView> = {}): JobView => ({
   version: 0,
   undo: null,
   redo: null,
+  theirs: null,
+  taken: null,
+  notice: null,
   changedAt: "2026-10-03T07:41:12.000Z",
   binnedAt: null,
   photos: {},
   ...change,
 });
-const onTable = (): OpenJob => reducer(reducer(undefined, opening("job")), opened(view()));
+/** What the server says of the job once it is this, for whoever has it as it was at first. */
+const change = (job: JobView["job"], more: Partial<JobChange> = {}): JobChange => ({
+  ...view(),
+  version: 1,
+  from: 0,
+  patch: diff(freshJob("copies", "Badges"), job),
+  ...more,
+  job: undefined,
+});
+const onTable = (): OpenJob =>
+  reducer(reducer(undefined, opening({ id: "job", pending: [] })), opened(view()));
 const send = (state: OpenJob, id: string, edit: JobEdit) => reducer(state, edited({ id, edit }));
 
 describe("the job on the table", () => {
@@ -24,17 +37,14 @@ describe("the job on the table", () => {
     const after = send(onTable(), "one", gap(3));
     expect(after.job!.ticket.gap).toBe(3000);
     expect(after.pending.map(({ id }) => id)).toEqual(["one"]);
-    const saved = reducer(
-      after,
-      confirmed({ ids: ["one"], view: view({ job: after.job!, version: 1, undo: "gap" }) }),
-    );
-    expect(saved).toMatchObject({ pending: [], version: 1, undo: "gap", waits: false });
+    const saved = reducer(after, changed(change(after.job!, { taken: "one", undo: "gap" })));
+    expect(saved).toMatchObject({ pending: [], version: 1, undo: "gap" });
   });
 
   it("stays the same object when the server says what is already shown, so that nothing is drawn again", () => {
     const after = send(onTable(), "one", gap(3));
     const same = JSON.parse(JSON.stringify(after.job)) as JobView["job"];
-    const saved = reducer(after, confirmed({ ids: ["one"], view: view({ job: same, version: 1 }) }));
+    const saved = reducer(after, changed(change(same, { taken: "one" })));
     expect(saved.job).toBe(after.job);
     expect(saved.photos).toBe(after.photos);
   });
@@ -42,9 +52,24 @@ describe("the job on the table", () => {
   it("puts edits that are still on their way on top of what another window did", () => {
     const mine = send(onTable(), "mine", gap(5));
     const theirs = applyEdit(freshJob("copies", "Badges"), { do: "rename", name: "Theirs" });
-    const both = reducer(mine, confirmed({ ids: [], view: view({ job: theirs, version: 7 }) }));
+    const both = reducer(mine, changed(change(theirs)));
     expect(both.job).toMatchObject({ name: "Theirs", ticket: { gap: 5000 } });
-    expect(both).toMatchObject({ version: 7, pending: [{ id: "mine" }] });
+    expect(both).toMatchObject({ version: 1, pending: [{ id: "mine" }] });
+  });
+
+  it("takes back an edit that is refused, and keeps those after it", () => {
+    const two = send(send(onTable(), "bad", gap(5)), "good", { do: "rename", name: "Good" });
+    const left = reducer(two, refused("bad"));
+    expect(left.job).toMatchObject({ name: "Good", ticket: { gap: 2000 } });
+    expect(left.pending.map(({ id }) => id)).toEqual(["good"]);
+  });
+
+  it("passes over an answer that a later one has overtaken, and knows when it is behind", () => {
+    const named = applyEdit(freshJob("copies", "Badges"), { do: "rename", name: "New" });
+    const now = reducer(onTable(), changed(change(named)));
+    expect(reducer(now, changed(change(freshJob("copies", "Old"), { version: 0, from: 0 })))).toBe(now);
+    const far = reducer(now, changed(change(named, { version: 9, from: 8 })));
+    expect(far).toMatchObject({ isBehind: true, version: 1, job: { name: "New" } });
   });
 
   it("does not take an answer about another job", () => {

@@ -1,18 +1,18 @@
-import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
-import { applyEdit, type Job, type JobEdit, type PhotoRecord } from "@wide-quilt/core";
-import type { JobView } from "@wide-quilt/server/contract";
+import { createSlice, original, type PayloadAction } from "@reduxjs/toolkit";
+import { applyEdit, isSame, patched, type Job, type JobEdit, type PhotoRecord } from "@wide-quilt/core";
+import type { JobChange, JobView, StepsView } from "@wide-quilt/server/contract";
 import type { SentEdit } from "../api/client.ts";
 
 /** The job on the table. */
-export interface OpenJob {
+export interface OpenJob extends StepsView {
   id: string | null;
   /** With every edit made here, sent or not. */
   job: Job | null;
+  /** As the server has it in `version`. */
+  saved: Job | null;
   photos: Record<string, PhotoRecord>;
-  /** The server's version that the next edits are made on. */
+  /** The server's version that this window has. */
   version: number;
-  undo: string | null;
-  redo: string | null;
   changedAt: string;
   /** Edits that the server has not confirmed. */
   pending: SentEdit[];
@@ -20,6 +20,10 @@ export interface OpenJob {
   held: JobEdit | null;
   /** Whether the server does not answer, and the edits are kept here until it does. */
   waits: boolean;
+  /** Whether the server is further than this window can follow, and the job has to be asked for. */
+  isBehind: boolean;
+  /** Whether the job was deleted while it was open here. */
+  isGone: boolean;
   /** Why the job could not be opened. */
   failure: string | null;
 }
@@ -27,50 +31,89 @@ export interface OpenJob {
 const nothing: OpenJob = {
   id: null,
   job: null,
+  saved: null,
   photos: {},
   version: 0,
   undo: null,
   redo: null,
+  theirs: null,
   changedAt: "",
   pending: [],
   held: null,
   waits: false,
+  isBehind: false,
+  isGone: false,
   failure: null,
 };
 
-/** Takes over what the server says of the job, with the edits that it does not know yet on top. */
-function takeOver(state: OpenJob, view: JobView): void {
-  const job = state.pending.reduce((before, { edit }) => applyEdit(before, edit), view.job);
-  state.job = state.job === null ? job : keepingSame(state.job, job);
-  const news = Object.keys(view.photos).filter((id) => !(id in state.photos));
-  for (const id of news) state.photos[id] = view.photos[id]!;
-  state.version = view.version;
-  state.undo = view.undo;
-  state.redo = view.redo;
-  state.changedAt = view.changedAt;
-}
+/** The job with edits on top; one that does not fit it any more is passed over, as the server will say why. */
+const withEdits = (job: Job, edits: readonly SentEdit[]): Job =>
+  edits.reduce((before, { edit }) => {
+    try {
+      return applyEdit(before, edit);
+    } catch {
+      return before;
+    }
+  }, job);
 
 /**
  * The new job, but with every part that says the same as before left as the same object: the server mostly confirms
  * what is already shown, and then nothing has to be laid out or drawn again.
  */
-function keepingSame(before: Job, now: Job): Job {
+function keepingSame(before: Job | null, now: Job): Job {
+  if (before === null) return now;
   const parts = Object.keys(now) as (keyof Job)[];
-  const changed = parts.filter((part) => JSON.stringify(before[part]) !== JSON.stringify(now[part]));
+  const changed = parts.filter((part) => !isSame(before[part], now[part]));
   return changed.length === 0
     ? before
     : { ...before, ...Object.fromEntries(changed.map((part) => [part, now[part]])) };
+}
+
+/** What is left of edits once the last one that the server took in, and those before it, are confirmed. */
+const afterTaken = (pending: readonly SentEdit[], taken: string | null): SentEdit[] =>
+  pending.slice(pending.findIndex(({ id }) => id === taken) + 1);
+
+/** The state once the server has said what the job is. */
+function withSaved(
+  before: OpenJob,
+  saved: Job,
+  said: Pick<JobChange, "version" | "changedAt" | "taken" | "photos"> & StepsView,
+): OpenJob {
+  const pending = afterTaken(before.pending, said.taken);
+  const news = Object.keys(said.photos).filter((id) => !(id in before.photos));
+  const { version, changedAt, undo, redo, theirs } = said;
+  return {
+    ...before,
+    saved,
+    job: keepingSame(before.job, withEdits(saved, pending)),
+    pending,
+    photos:
+      news.length === 0
+        ? before.photos
+        : { ...before.photos, ...Object.fromEntries(news.map((id) => [id, said.photos[id]!])) },
+    version,
+    changedAt,
+    undo,
+    redo,
+    theirs,
+    isBehind: false,
+    failure: null,
+  };
 }
 
 export const openJob = createSlice({
   name: "openJob",
   initialState: nothing,
   reducers: {
-    opening: (_, { payload }: PayloadAction<string>) => ({ ...nothing, id: payload }),
+    /** Another job comes on the table, with what the browser kept of edits to it. */
+    opening: (_, { payload }: PayloadAction<{ id: string; pending: SentEdit[] }>) => ({
+      ...nothing,
+      ...payload,
+    }),
     opened: (state, { payload }: PayloadAction<JobView>) => {
-      if (state.id !== payload.id) return;
-      takeOver(state, payload);
-      state.failure = null;
+      const before = original(state)!;
+      if (before.id !== payload.id || payload.version < before.version) return;
+      return withSaved(before, payload.job, payload);
     },
     notOpened: (state, { payload }: PayloadAction<string>) => {
       state.failure = payload;
@@ -85,15 +128,32 @@ export const openJob = createSlice({
     held: (state, { payload }: PayloadAction<JobEdit | null>) => {
       state.held = payload;
     },
-    waiting: (state) => {
-      state.waits = true;
+    waiting: (state, { payload }: PayloadAction<boolean>) => {
+      state.waits = payload;
     },
-    /** The server has taken in the edits with these names. */
-    confirmed: (state, { payload }: PayloadAction<{ ids: string[]; view: JobView }>) => {
-      if (state.id !== payload.view.id) return;
-      state.pending = state.pending.filter(({ id }) => !payload.ids.includes(id));
-      state.waits = false;
-      takeOver(state, payload.view);
+    /** What the server made of edits, or what became of the job elsewhere. */
+    changed: (state, { payload }: PayloadAction<JobChange>) => {
+      const before = original(state)!;
+      if (before.id !== payload.id || before.saved === null) return;
+      // An answer that was overtaken by a later one says nothing new.
+      if (payload.version < before.version) return;
+      const saved =
+        payload.job ?? (payload.from === before.version ? patched(before.saved, payload.patch) : null);
+      if (saved) return withSaved(before, saved, payload);
+      state.isBehind = payload.version > before.version;
+    },
+    /** Edits that the server refused are taken back. */
+    refused: (state, { payload }: PayloadAction<string>) => {
+      const before = original(state)!;
+      const pending = before.pending.filter(({ id }) => id !== payload);
+      return {
+        ...before,
+        pending,
+        job: before.saved && keepingSame(before.job, withEdits(before.saved, pending)),
+      };
+    },
+    gone: (state, { payload }: PayloadAction<string>) => {
+      if (state.id === payload) Object.assign(state, { isGone: true, pending: [], waits: false });
     },
     photosCame: (state, { payload }: PayloadAction<Record<string, PhotoRecord>>) => {
       Object.assign(state.photos, payload);
@@ -101,4 +161,5 @@ export const openJob = createSlice({
   },
 });
 
-export const { opening, opened, notOpened, edited, held, waiting, confirmed, photosCame } = openJob.actions;
+export const { opening, opened, notOpened, edited, held, waiting, changed, refused, gone, photosCame } =
+  openJob.actions;

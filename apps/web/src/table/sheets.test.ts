@@ -15,6 +15,7 @@ import {
   selectSums,
 } from "./sheets.ts";
 import { cellsSelected, sheetTurned, view } from "./view.ts";
+import { newId } from "../app/ids.ts";
 
 // What preferences read when they are loaded, before anything else is.
 vi.hoisted(() => {
@@ -27,14 +28,23 @@ const start = () =>
   });
 let store: ReturnType<typeof start>;
 const state = () => store.getState() as unknown as State;
-const change = (edit: JobEdit) => store.dispatch(edited({ id: crypto.randomUUID(), edit }));
+const change = (edit: JobEdit) => store.dispatch(edited({ id: newId(), edit }));
 const photo = { width: 3000, height: 4000 } as JobView["photos"][string];
 
 beforeEach(() => {
   store = start();
-  store.dispatch(opening("job"));
+  store.dispatch(opening({ id: "job", pending: [] }));
   const job = freshJob("copies", "Badges");
-  const rest = { version: 0, undo: null, redo: null, changedAt: "", binnedAt: null };
+  const rest = {
+    version: 0,
+    undo: null,
+    redo: null,
+    theirs: null,
+    changedAt: "",
+    binnedAt: null,
+    taken: null,
+    notice: null,
+  };
   store.dispatch(opened({ id: "job", job, photos: { a: photo, b: photo }, ...rest }));
   change({ do: "add photos", photos: [{ id: "a", name: "a.jpg" }] });
 });

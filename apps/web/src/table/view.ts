@@ -6,6 +6,8 @@ export interface Notice {
   id: number;
   text: string;
   level: "right" | "look" | "wrong";
+  /** Whether it offers to load the page again; it stays then. */
+  reloads?: true;
 }
 
 /** "fit" follows the window; a number is CSS pixels a millimetre. */
@@ -176,6 +178,15 @@ export const view = createSlice({
         state.notices = [...state.notices.filter(({ text }) => text !== payload.text), payload].slice(-4);
       },
     },
+    /** The server is a newer one than this page. */
+    newerNoticed: (state) => {
+      state.notices.push({
+        id: nextNotice++,
+        text: "Wide Quilt was updated. What you did is saved; load the page again to go on with the new one.",
+        level: "look",
+        reloads: true,
+      });
+    },
     noticeClosed: (state, { payload }: PayloadAction<number>) => {
       state.notices = state.notices.filter(({ id }) => id !== payload);
     },
@@ -204,5 +215,6 @@ export const {
   fittedTo,
   pointedAt,
   noticed,
+  newerNoticed,
   noticeClosed,
 } = view.actions;

@@ -1,4 +1,5 @@
 import { useId, useState, type KeyboardEvent } from "react";
+import { newId } from "../app/ids.ts";
 
 /** A figure that was understood, or a sentence that says why it was not. */
 export type Figure<T> = { ok: true; value: T } | { ok: false; why: string };
@@ -40,7 +41,7 @@ export function FigureField<T extends number>(props: Props<T>) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
-  const [gesture] = useState(() => crypto.randomUUID());
+  const [gesture] = useState(() => newId());
 
   const forget = () => {
     setTyped(null);
@@ -55,7 +56,9 @@ export function FigureField<T extends number>(props: Props<T>) {
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Enter") {
       event.preventDefault();
-      take(typed ?? shown);
+      // What stands there is rounded; only what was typed says something.
+      if (typed !== null && typed !== shown) take(typed);
+      else forget();
     } else if (event.key === "Escape" && typed !== null) {
       event.stopPropagation();
       forget();
@@ -84,7 +87,7 @@ export function FigureField<T extends number>(props: Props<T>) {
           className={`measure w-full rounded-md border bg-white py-1.5 pl-1.5 text-right font-medium ${unit ? "pr-8" : "pr-2"} ${why === null ? "border-edge" : "border-wrong"}`}
           onFocus={(event) => event.target.select()}
           onChange={(event) => setTyped(event.target.value)}
-          onBlur={() => typed !== null && take(typed)}
+          onBlur={() => (typed !== null && typed !== shown ? take(typed) : forget())}
           onKeyDown={onKeyDown}
         />
         {unit && (

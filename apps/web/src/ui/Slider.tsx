@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { newId } from "../app/ids.ts";
 
 interface Props {
   label: string;
@@ -13,7 +14,7 @@ interface Props {
 
 /** A slider with its figure. What it drags over is one step to undo. */
 export function Slider({ label, value, least, most, step, shown, onChange }: Props) {
-  const [gesture, setGesture] = useState(() => crypto.randomUUID());
+  const [gesture, setGesture] = useState(() => newId());
   return (
     <label className="grid grid-cols-[82px_1fr_44px] items-center gap-1.5 text-[12.5px] text-ink-2">
       {label}
@@ -25,7 +26,7 @@ export function Slider({ label, value, least, most, step, shown, onChange }: Pro
         value={value}
         aria-valuetext={shown}
         className="w-full accent-accent"
-        onPointerDown={() => setGesture(crypto.randomUUID())}
+        onPointerDown={() => setGesture(newId())}
         onChange={(event) => onChange(Number(event.target.value), gesture)}
       />
       <span className="measure text-right text-ink">{shown}</span>

@@ -1,4 +1,15 @@
 export { applyEdit } from "./apply.ts";
+export {
+  diff,
+  inverse,
+  isSame,
+  joinedPatch,
+  meets,
+  patched,
+  PatchFault,
+  type Change,
+  type Patch,
+} from "./patch.ts";
 export { readEdit, type EditReading } from "./read.ts";
 export { sayEdit } from "./say.ts";
 export type { JobEdit } from "./schema.ts";

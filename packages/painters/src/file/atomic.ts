@@ -10,6 +10,7 @@ export async function writeWhole(
   path: string,
   write: (temporary: string) => Promise<unknown>,
 ): Promise<void> {
+  await makeFolder(dirname(path));
   await place(path, async (temporary) => {
     await write(temporary);
     await flush(temporary);
@@ -26,7 +27,7 @@ export const writeForNow = (path: string, data: Uint8Array): Promise<void> =>
 
 async function place(path: string, write: (temporary: string) => Promise<unknown>): Promise<void> {
   const temporary = temporaryBeside(path);
-  await mkdir(dirname(path), { recursive: true });
+  await mkdir(dirname(path), { recursive: true, mode: 0o700 });
   try {
     await write(temporary);
     await rename(temporary, path);
@@ -42,6 +43,14 @@ export const UNFINISHED = ".unfinished";
 /** A name for a file that is still being written, in the folder it will stand in. */
 export const temporaryBeside = (path: string): string =>
   join(dirname(path), `.${basename(path)}.${randomUUID()}${UNFINISHED}`);
+
+/** Makes a folder and those around it that are missing, so that they are still there after a power cut. */
+export async function makeFolder(path: string): Promise<void> {
+  const first = await mkdir(path, { recursive: true, mode: 0o700 });
+  if (first === undefined) return;
+  for (let folder = path; folder.length >= first.length; folder = dirname(folder))
+    await flush(dirname(folder));
+}
 
 /** Waits until the file, or a folder's list of files, is on the disk. */
 export async function flush(path: string): Promise<void> {

@@ -66,6 +66,7 @@ export async function paintPdf(
     const marks = declare(doc, about, colour, pictures);
     for (const [index, sheet] of sheets.entries()) {
       await goOn(watch);
+      if (index > 0) await watch.next?.();
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
       manageColours(doc, colour, pictures);

@@ -60,25 +60,43 @@ const pixelScale = (ppi: number): Scale => ({
   edge: (um) => Math.round(toPx(um, ppi)),
 });
 
-/** The upper and lower end of what a box covers once it is turned, in pixels of the sheet. */
-function reach({ ink: { text }, cell }: LaidText, ppi: number): [number, number] {
+/** What words cover once they are turned, in pixels of the sheet. */
+function reach({ ink: { text }, cell }: LaidText, ppi: number): Edges {
   const { x, y, width, height } = text.box;
-  const ys = [0, 1].flatMap((i) =>
+  const corners = [0, 1].flatMap((i) =>
     [0, 1].map((j) => {
       const turned = turnedAbout(text.box, text.turn, { x: x + i * width, y: y + j * height });
-      return cell ? turnedAbout(cell.finished, cell.angle, turned).y : turned.y;
+      return cell ? turnedAbout(cell.finished, cell.angle, turned) : turned;
     }),
   );
   // Letters reach a little over their box.
   const over = toPx(text.size, ppi);
-  return [toPx(Math.min(...ys), ppi) - over, toPx(Math.max(...ys), ppi) + over];
+  const [xs, ys] = [corners.map((at) => at.x), corners.map((at) => at.y)];
+  return {
+    left: toPx(Math.min(...xs), ppi) - over,
+    top: toPx(Math.min(...ys), ppi) - over,
+    right: toPx(Math.max(...xs), ppi) + over,
+    bottom: toPx(Math.max(...ys), ppi) + over,
+  };
+}
+
+interface Edges {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
 }
 
 /** Rows of the sheet that words reach into, and those words. */
 interface Strip {
   top: number;
   bottom: number;
-  texts: LaidText[];
+  texts: Reaching[];
+}
+
+interface Reaching {
+  text: LaidText;
+  reaches: Edges;
 }
 
 function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number): void {
@@ -86,30 +104,49 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
   const most = Math.max(1, Math.floor(STRIP / sheet.width));
   for (const { top: first, bottom, texts: here } of strips(sheet, texts, ppi)) {
     for (let top = first; top < bottom; top += most) {
-      const height = Math.min(most, bottom - top);
-      const marks = here.map(({ ink, cell }, i) => textMark(ink, cell, scale, `c${i}`)).join("");
+      const slice = { left: 0, top, right: sheet.width, bottom: Math.min(top + most, bottom) };
+      const height = slice.bottom - top;
+      const seen = here.filter(({ reaches }) => meet(reaches, slice));
+      if (seen.length === 0) continue;
+      const marks = seen
+        .map(({ text: { ink, cell }, reaches }, i) =>
+          textMark(ink, cell, scale, `c${i}`, isInside(reaches, slice) ? null : nearest(reaches, slice)),
+        )
+        .join("");
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;
-      const fonts = new Set(here.map(({ ink }) => ink.text.font));
+      const fonts = new Set(seen.map(({ text }) => text.ink.text.font));
       blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [...fonts], { left: 0, top })));
     }
   }
 }
+
+const meet = (a: Edges, b: Edges): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+
+const isInside = (a: Edges, b: Edges): boolean =>
+  a.left >= b.left && a.right <= b.right && a.top >= b.top && a.bottom <= b.bottom;
+
+/** The pixel of a slice that is nearest to the middle of what lies partly or wholly outside it. */
+const nearest = (a: Edges, slice: Edges): { x: number; y: number } => ({
+  x: Math.min(slice.right - 1, Math.max(slice.left, Math.round((a.left + a.right) / 2))),
+  y: Math.min(slice.bottom - 1, Math.max(slice.top, Math.round((a.top + a.bottom) / 2))),
+});
 
 /** The strips of a sheet in which there are words: a row of captions is one, and the photos between are left alone. */
 function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number): Strip[] {
   const found: Strip[] = [];
   const reaching = texts
     .map((text) => ({ text, reaches: reach(text, ppi) }))
-    .sort((a, b) => a.reaches[0] - b.reaches[0]);
-  for (const { text, reaches } of reaching) {
-    const top = Math.max(0, Math.floor(reaches[0]));
-    const bottom = Math.min(height, Math.ceil(reaches[1]));
+    .sort((a, b) => a.reaches.top - b.reaches.top);
+  for (const one of reaching) {
+    const top = Math.max(0, Math.floor(one.reaches.top));
+    const bottom = Math.min(height, Math.ceil(one.reaches.bottom));
     if (bottom <= top) continue;
     const last = found.at(-1);
     if (last && top < last.bottom) {
       last.bottom = Math.max(last.bottom, bottom);
-      last.texts.push(text);
-    } else found.push({ top, bottom, texts: [text] });
+      last.texts.push(one);
+    } else found.push({ top, bottom, texts: [one] });
   }
   return found;
 }

@@ -22,14 +22,26 @@ export function transformOf(rect: Rect, turn: number, cell: TiltedWith, { at }: 
   return `${cell ? about(cell.angle, cell.finished) : ""}${about(turn, rect)}`;
 }
 
-/** Words as an SVG element, every line where the plan has it. `id` is for what cuts them off. */
-export function textMark({ text, clip }: TextInk, cell: TiltedWith, scale: Scale, id: string): string {
+/**
+ * Words as an SVG element, every line where the plan has it. `id` is for what cuts them off. Where they may lie outside
+ * what is drawn, `anchor` is a point inside: the library that draws ends the process over a group that is nowhere to be
+ * seen, and an invisible pixel there keeps every group in sight.
+ */
+export function textMark(
+  { text, clip }: TextInk,
+  cell: TiltedWith,
+  scale: Scale,
+  id: string,
+  anchor: { x: number; y: number } | null = null,
+): string {
   const { at } = scale;
   const lines = text.lines
     .map(({ text: line, x, y }) => `<tspan x="${at(x)}" y="${at(y)}">${escaped(line)}</tspan>`)
     .join("");
   const words = `<text xml:space="preserve" transform="${transformOf(text.box, text.turn, cell, scale)}" ${styleOf(text, scale)}>${lines}</text>`;
-  return clip ? clipped(words, clip, cell, scale, id) : words;
+  if (!clip) return words;
+  const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
+  return clipped(kept + words, clip, cell, scale, id);
 }
 
 const styleOf = ({ font, size, colour, opacity, align }: SetText, { at }: Scale): string =>

@@ -1,44 +1,41 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { Copy, Download, Ellipsis, PenLine, Trash2, Undo2 } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
-import { arrange, kindOf, sums } from "@wide-quilt/core";
-import type { JobSummary } from "@wide-quilt/server/contract";
+import { kindNamed } from "@wide-quilt/core";
+import type { JobCardView, JobSummary } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { button } from "../../ui/button.ts";
 import { useWords, when } from "../../words/words.ts";
 import { NameField } from "../../ui/NameField.tsx";
+import { useCard } from "./useCard.ts";
 import type { JobActs } from "./useJobs.ts";
 
 const preview = (photo: string) => address.preview(photo, 320);
 
 /** A job as it looks now, with what can be done to it. */
 export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs }) {
-  const { id, job, photos, changedAt, binnedAt } = summary;
+  const { id, name, changedAt, binnedAt } = summary;
   const [renames, setRenames] = useState(false);
-  const words = useWords(job.sheet.ppi);
-  const { sheet, total } = useMemo(() => {
-    const sheets = arrange(job, photos);
-    return { sheet: sheets[0], total: sums(job, photos, sheets) };
-  }, [job, photos]);
+  const [seen, card] = useCard(summary);
   const picture = (
     <span className="flex h-[190px] items-center justify-center rounded-lg bg-table p-5">
-      {sheet ? (
+      {card?.sheet ? (
         <SheetPicture
-          plan={sheet}
+          plan={card.sheet}
           photo={preview}
           className="max-h-full max-w-full bg-white shadow-[0_2px_8px_rgb(0_0_0/.25)]"
         />
       ) : (
-        <span className="text-[13px] text-ink">Nothing fits on this sheet yet.</span>
+        card && <span className="text-[13px] text-ink">Nothing fits on this sheet yet.</span>
       )}
     </span>
   );
   return (
-    <li className="flex flex-col gap-2.5">
+    <li ref={seen} className="flex flex-col gap-2.5">
       {binnedAt === null ? (
-        <Link to={`/jobs/${id}`} aria-label={`Open ${job.name}`} className="rounded-lg">
+        <Link to={`/jobs/${id}`} aria-label={`Open ${name}`} className="rounded-lg">
           {picture}
         </Link>
       ) : (
@@ -48,27 +45,19 @@ export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs })
         <div className="min-w-0 grow">
           {renames ? (
             <NameField
-              name={job.name}
-              onDone={(name) => {
+              name={name}
+              onDone={(next) => {
                 setRenames(false);
-                if (name !== null) act.rename(summary, name);
+                if (next !== null) act.rename(summary, next);
               }}
             />
           ) : (
-            <h3 className="truncate text-[14.5px] font-semibold" title={job.name}>
-              {binnedAt === null ? <Link to={`/jobs/${id}`}>{job.name}</Link> : job.name}
+            <h3 className="truncate text-[14.5px] font-semibold" title={name}>
+              {binnedAt === null ? <Link to={`/jobs/${id}`}>{name}</Link> : name}
             </h3>
           )}
           <p className="text-[12.5px] text-ink-2">
-            {job.ticket.kind === "copies" ? (
-              <span className="measure">
-                {total.layout.pieces} at {words.size(job.ticket.size)}
-              </span>
-            ) : (
-              kindOf(job).title
-            )}{" "}
-            on <span className="measure">{job.sheet.paper.name}</span>
-            {total.sheets > 1 && <>, {total.sheets} sheets</>}
+            <CardSums summary={summary} card={card} />
           </p>
           <p className="text-[12.5px] text-ink-3">changed {when(changedAt)}</p>
         </div>
@@ -90,6 +79,26 @@ export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs })
   );
 }
 
+/** What a job comes to: its pieces or its kind, on which paper. */
+function CardSums({ summary, card }: { summary: JobSummary; card: JobCardView | null }) {
+  const words = useWords(card?.ppi ?? 300);
+  const { title } = kindNamed(summary.kind);
+  if (!card) return title;
+  return (
+    <>
+      {card.size ? (
+        <span className="measure">
+          {card.pieces} at {words.size(card.size)}
+        </span>
+      ) : (
+        title
+      )}{" "}
+      on <span className="measure">{card.paper}</span>
+      {card.sheets > 1 && <>, {card.sheets} sheets</>}
+    </>
+  );
+}
+
 const ITEM =
   "flex w-full items-center gap-2.5 rounded-md px-2.5 py-1.5 text-left text-[13.5px] data-focus:bg-accent-soft data-focus:text-accent";
 
@@ -97,7 +106,7 @@ function CardMenu({ summary, act, onRename }: { summary: JobSummary; act: JobAct
   return (
     <Menu>
       <MenuButton
-        aria-label={`More for ${summary.job.name}`}
+        aria-label={`More for ${summary.name}`}
         className="rounded-md p-1.5 text-ink-2 hover:bg-line/60"
       >
         <Ellipsis size={18} aria-hidden />

@@ -8,6 +8,7 @@ import { sentenceOf } from "../../api/problem.ts";
 import { LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
+import { newId } from "../../app/ids.ts";
 
 /** What can be done to a job from its card. */
 export interface JobActs {
@@ -51,13 +52,10 @@ export function useJobs() {
   const act: JobActs = {
     rename: (summary, name) => changing(() => rename(summary.id, name)),
     duplicate: ({ id }) => changing(() => server.duplicateJob(id)),
-    bin: ({ id, job }) =>
-      changing(
-        () => server.setBinned(id, true),
-        `“${job.name}” is in the bin. It can be taken out again there.`,
-      ),
-    takeOut: ({ id, job }) =>
-      changing(() => server.setBinned(id, false), `“${job.name}” is back among the jobs.`),
+    bin: ({ id, name }) =>
+      changing(() => server.setBinned(id, true), `“${name}” is in the bin. It can be taken out again there.`),
+    takeOut: ({ id, name }) =>
+      changing(() => server.setBinned(id, false), `“${name}” is back among the jobs.`),
     remove: ({ id }) => changing(() => server.deleteJob(id)),
   };
   const goTo = (work: () => Promise<{ id: string }>) =>
@@ -71,6 +69,5 @@ export function useJobs() {
 }
 
 async function rename(id: string, name: string): Promise<void> {
-  const { version } = await server.viewJob(id);
-  await server.sendEdits(id, version, [{ id: crypto.randomUUID(), edit: { do: "rename", name } }]);
+  await server.sendEdits(id, undefined, [{ id: newId(), edit: { do: "rename", name } }]);
 }

@@ -2,6 +2,7 @@ import { ArrowLeft, ListChecks, Scissors } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Job } from "@wide-quilt/core";
+import { Coming } from "../../app/Coming.tsx";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppSelector } from "../../app/store.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
@@ -18,9 +19,9 @@ import { useRuns } from "./useRuns.ts";
 
 /** What comes out: the true pixels and colours, the file, and what was written so far. */
 export function PressView() {
-  const { id, job, failure } = useOpenJob("Press");
+  const { id, job, failure, waits } = useOpenJob("Press");
   if (failure) return <NotOpened why={failure} />;
-  if (!job) return <p className="px-6 py-24 text-center text-ink-3">Getting the sheets ready …</p>;
+  if (!job) return <Coming what="Getting the sheets ready …" waits={waits} />;
   return <Press id={id} job={job} />;
 }
 

@@ -1,13 +1,12 @@
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Run, RunNaming } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useDoing } from "../../app/useDoing.ts";
+import { useFollow } from "../../app/useFollow.ts";
 import { useAppDispatch } from "../../app/store.ts";
 import { whenSaved } from "../../table/edits.ts";
 import { noticed } from "../../table/view.ts";
-
-const LOOK = 200;
 
 export interface RunsState {
   folder: string;
@@ -24,9 +23,15 @@ export interface RunActs {
   pause(id: string): void;
   goOn(id: string): void;
   again(id: string): void;
+  /** Says whether the sheet that is in doubt came out of the printer. */
+  answer(id: string, cameOut: boolean): void;
 }
 
-/** What was written of a job, or of all where none is given; followed while something is being written. */
+/** The list with a run as it is now, in its place or as the newest. */
+const withRun = (runs: readonly Run[], run: Run): Run[] =>
+  runs.some(({ id }) => id === run.id) ? runs.map((one) => (one.id === run.id ? run : one)) : [run, ...runs];
+
+/** What was written of a job, or of all where none is given; followed as it happens. */
 export function useRuns(jobId: string | null): RunsState {
   const dispatch = useAppDispatch();
   const doing = useDoing();
@@ -47,12 +52,16 @@ export function useRuns(jobId: string | null): RunsState {
     // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
     void load();
   }, [load]);
-  const underWay = runs.some(({ state }) => state === "painting" || state === "waiting");
-  useEffect(() => {
-    if (!underWay) return;
-    const timer = setInterval(() => void load(), LOOK);
-    return () => clearInterval(timer);
-  }, [underWay, load]);
+  const news = useMemo(
+    () => ({
+      onRun: (run: Run) => {
+        if (jobId === null || run.jobId === jobId) setRuns((before) => withRun(before, run));
+      },
+      onMissed: () => void load(),
+    }),
+    [jobId, load],
+  );
+  useFollow(jobId, news);
   const then = (act: () => Promise<unknown>) => void doing(() => act().then(load));
   return {
     folder,
@@ -66,6 +75,7 @@ export function useRuns(jobId: string | null): RunsState {
       pause: (id) => then(() => server.pauseRun(id)),
       goOn: (id) => then(() => server.resumeRun(id)),
       again: (id) => then(() => server.runAgain(id)),
+      answer: (id, cameOut) => then(() => server.answerDoubt(id, cameOut)),
     },
   };
 }

@@ -1,5 +1,7 @@
 import {
+  Check,
   CircleCheck,
+  CircleHelp,
   CirclePause,
   CircleSlash,
   Clock,
@@ -29,6 +31,7 @@ interface Props {
 const SIGNS: Record<Exclude<Run["state"], "painting">, [LucideIcon, colour: string]> = {
   waiting: [Clock, "text-ink-3"],
   paused: [CirclePause, "text-look"],
+  asking: [CircleHelp, "text-look"],
   done: [CircleCheck, "text-good"],
   failed: [OctagonAlert, "text-wrong"],
   cancelled: [CircleSlash, "text-ink-3"],
@@ -80,7 +83,7 @@ export function RunLine({ run, act, ofJob }: Props) {
 }
 
 function Became({ run }: { run: Run }) {
-  const { state, files, why, price, createdAt, doneAt, print, sheets, madeBy } = run;
+  const { state, files, why, price, createdAt, doneAt, print, sheets, madeBy, waits, inDoubt } = run;
   const money = useMoney();
   const at = <span className="text-ink-2">{when(doneAt ?? createdAt)}</span>;
   switch (state) {
@@ -97,6 +100,7 @@ function Became({ run }: { run: Run }) {
                 </>
               )}
               , {at}
+              {why !== null && <span className="block">{why}</span>}
             </span>
           </span>
         );
@@ -127,11 +131,28 @@ function Became({ run }: { run: Run }) {
         </span>
       );
     case "cancelled":
-      return <span>Cancelled. Nothing was written. {at}</span>;
+      return (
+        <span>
+          {why ?? (print ? "Cancelled. Nothing more is sent." : "Cancelled. Nothing was written.")} {at}
+        </span>
+      );
     case "paused":
-      return <span>Held. It begins anew when it goes on. {at}</span>;
+      return (
+        <span>
+          Held. {why ?? "What is made of it is kept."} {at}
+        </span>
+      );
+    case "asking":
+      return (
+        <span role="alert">
+          <b className="font-semibold">Did sheet {inDoubt} come out?</b>{" "}
+          <span className="text-ink-2">
+            {madeBy} does not know of it any more, and nothing is printed twice unasked. Look at the printer.
+          </span>
+        </span>
+      );
     default:
-      return <span>Waits for its turn.</span>;
+      return <span>{waits === null ? "Waits for its turn." : `Waits: ${waits}`}</span>;
   }
 }
 
@@ -147,6 +168,21 @@ function Ways({ run: { id, state, files, print }, act }: Omit<Props, "ofJob">) {
         )}
         <button type="button" className={button.plain} onClick={() => act.again(id)}>
           <RotateCw size={14} aria-hidden /> Again exactly as before
+        </button>
+      </div>
+    );
+  }
+  if (state === "asking") {
+    return (
+      <div className="flex gap-2">
+        <button type="button" className={`${button.plain} grow`} onClick={() => act.answer(id, true)}>
+          <Check size={14} aria-hidden /> Yes, go on
+        </button>
+        <button type="button" className={`${button.plain} grow`} onClick={() => act.answer(id, false)}>
+          <RotateCw size={14} aria-hidden /> No, print it
+        </button>
+        <button type="button" className={button.plain} onClick={() => act.cancel(id)}>
+          Cancel
         </button>
       </div>
     );

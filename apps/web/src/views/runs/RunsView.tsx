@@ -7,7 +7,7 @@ import { EmptyPage } from "../../ui/EmptyPage.tsx";
 import { useRuns } from "../press/useRuns.ts";
 import { RunLine } from "./RunLine.tsx";
 
-const OPEN = new Set(["painting", "waiting", "paused"]);
+const OPEN = new Set(["painting", "waiting", "paused", "asking"]);
 
 /** Everything that was written, of all jobs, and what is queued. */
 export function RunsView() {

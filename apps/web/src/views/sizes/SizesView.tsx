@@ -17,6 +17,7 @@ import { PrinterEditor } from "./PrinterEditor.tsx";
 import { PrinterRow } from "./PrinterRow.tsx";
 import { ProfilesCard } from "./ProfilesCard.tsx";
 import { ScreenCard } from "./ScreenCard.tsx";
+import { newId } from "../../app/ids.ts";
 
 /** Printers with their papers and measures, the profiles of papers, and the true size of this screen. */
 export function SizesView() {
@@ -26,7 +27,7 @@ export function SizesView() {
   const dispatch = useAppDispatch();
   const { printers, profiles } = usePlaces();
   const [edited, setEdited] = useState<Printer | null>(null);
-  const add = () => setEdited({ ...PRINTERS[0]!, id: `own-${crypto.randomUUID()}`, name: "New printer" });
+  const add = () => setEdited({ ...PRINTERS[0]!, id: `own-${newId()}`, name: "New printer" });
   const startRuler = () =>
     doing(async () => {
       const { id } = await server.startJob("ruler", "Ruler sheet", LOCALE);

@@ -21,6 +21,7 @@ import { AddCell } from "./AddCell.tsx";
 import { PlaceCard } from "./PlaceCard.tsx";
 import { setPlace } from "./table/chosen.ts";
 import { nextTurn } from "./table/useCellKeys.ts";
+import { newId } from "../../app/ids.ts";
 
 const FITS: { value: Shot["fit"]; text: string }[] = [
   { value: "fill", text: "Fill cell" },
@@ -184,7 +185,7 @@ function ScaleSlider({
   shot: Shot;
   onChange(next: Partial<Shot>, gesture: string): void;
 }) {
-  const [gesture, setGesture] = useState(() => crypto.randomUUID());
+  const [gesture, setGesture] = useState(() => newId());
   const words = useWords();
   return (
     <label className="mt-3 grid grid-cols-[64px_1fr_48px] items-center gap-1.5 text-[12.5px] text-ink-2">
@@ -197,7 +198,7 @@ function ScaleSlider({
         step={1}
         className="w-full accent-accent"
         aria-valuetext={words.percent(shot.scale)}
-        onPointerDown={() => setGesture(crypto.randomUUID())}
+        onPointerDown={() => setGesture(newId())}
         onChange={(event) => onChange({ scale: Number(event.target.value) / 100 }, gesture)}
       />
       <span className="measure text-right text-ink">{words.percent(shot.scale)}</span>

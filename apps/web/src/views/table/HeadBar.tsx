@@ -19,6 +19,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   const id = useAppSelector((state) => state.openJob.id);
   const undo = useAppSelector((state) => state.openJob.undo);
   const redo = useAppSelector((state) => state.openJob.redo);
+  const theirs = useAppSelector((state) => state.openJob.theirs);
   const found = useLaterSelector(selectToCheck).length;
   const dispatch = useAppDispatch();
   return (
@@ -31,7 +32,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
         type="button"
         className={button.plain}
         disabled={undo === null}
-        title={undo ? `Undo: ${undo} (Ctrl Z)` : "Nothing to undo"}
+        title={undoTitle(undo, theirs)}
         onClick={() => void dispatch(step("undo"))}
       >
         <Undo2 size={15} aria-hidden /> Undo
@@ -62,6 +63,13 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
     </header>
   );
 });
+
+function undoTitle(undo: string | null, theirs: string | null): string {
+  if (undo !== null) return `Undo: ${undo} (Ctrl Z)`;
+  return theirs === null
+    ? "Nothing to undo"
+    : `Nothing of yours to undo; the last change, “${theirs}”, was made in another window that is open`;
+}
 
 function JobName({ name }: { name: string }) {
   const [renames, setRenames] = useState(false);

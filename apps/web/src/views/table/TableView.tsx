@@ -1,10 +1,13 @@
 import { lazy, Suspense, useEffect } from "react";
 import { useParams } from "react-router";
+import { Coming } from "../../app/Coming.tsx";
+import { Deleted } from "../../app/Deleted.tsx";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useFollow } from "../../app/useFollow.ts";
 import { useTitle } from "../../app/useTitle.ts";
 import { useFindFaces } from "../../portraits/useFindFaces.ts";
-import { lookAgain, open } from "../../table/edits.ts";
+import { open } from "../../table/edits.ts";
 import { CellCard } from "./CellCard.tsx";
 import { CheckList } from "./CheckList.tsx";
 import { FootBar } from "./FootBar.tsx";
@@ -30,22 +33,19 @@ export function TableView() {
   const side = useAppSelector((state) => state.view.side);
   const compares = useAppSelector((state) => state.view.compares);
   const failure = useAppSelector((state) => state.openJob.failure);
+  const waits = useAppSelector((state) => state.openJob.waits);
+  const isGone = useAppSelector((state) => state.openJob.isGone);
   useEffect(() => {
     if (id) void dispatch(open(id));
-    const again = () => document.visibilityState === "visible" && void dispatch(lookAgain());
-    document.addEventListener("visibilitychange", again);
-    window.addEventListener("focus", again);
-    return () => {
-      document.removeEventListener("visibilitychange", again);
-      window.removeEventListener("focus", again);
-    };
   }, [dispatch, id]);
+  useFollow(id ?? null);
   useKeys();
   useFindFaces();
   useTitle(name ?? null);
 
   if (failure) return <NotOpened why={failure} />;
-  if (name === undefined) return <p className="px-6 py-24 text-center text-ink-3">Laying out the sheet …</p>;
+  if (isGone) return <Deleted />;
+  if (name === undefined) return <Coming what="Laying out the sheet …" waits={waits} />;
   return (
     <div className="grid h-screen min-h-[560px] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-hidden">
       <HeadBar name={name} />

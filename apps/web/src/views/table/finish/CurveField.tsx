@@ -2,6 +2,7 @@ import { Plus } from "lucide-react";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { curveThrough, type Look } from "@wide-quilt/core";
 import { button } from "../../../ui/button.ts";
+import { newId } from "../../../app/ids.ts";
 
 type Points = Look["curve"];
 
@@ -88,9 +89,9 @@ export function CurveField({ points, onChange }: Props) {
             stroke="#34409c"
             strokeWidth="2"
             className="cursor-move"
-            onFocus={() => setGesture(crypto.randomUUID())}
+            onFocus={() => setGesture(newId())}
             onPointerDown={(event) => {
-              setGesture(crypto.randomUUID());
+              setGesture(newId());
               setHeld(i);
               event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
             }}

@@ -3,6 +3,7 @@ import { Braces } from "lucide-react";
 import { useRef, useState } from "react";
 import { FIELDS } from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
+import { newId } from "../../../app/ids.ts";
 
 interface Props {
   label: string;
@@ -15,13 +16,13 @@ interface Props {
 /** Text with fields in square brackets, and a menu that puts them in where the cursor is. */
 export function TemplateField({ label, value, rows = 2, placeholder, onChange }: Props) {
   const field = useRef<HTMLTextAreaElement>(null);
-  const [gesture, setGesture] = useState(() => crypto.randomUUID());
+  const [gesture, setGesture] = useState(() => newId());
   const list = useAppSelector((state) => state.openJob.job?.list);
   const columns = [...new Set(Object.values(list ?? {}).flatMap((row) => Object.keys(row)))];
   const insert = (name: string) => {
     const at = field.current?.selectionStart ?? value.length;
     const end = field.current?.selectionEnd ?? at;
-    onChange(`${value.slice(0, at)}[${name}]${value.slice(end)}`, crypto.randomUUID());
+    onChange(`${value.slice(0, at)}[${name}]${value.slice(end)}`, newId());
     const cursor = at + name.length + 2;
     requestAnimationFrame(() => {
       field.current?.focus();
@@ -70,7 +71,7 @@ export function TemplateField({ label, value, rows = 2, placeholder, onChange }:
         spellCheck={false}
         maxLength={2000}
         className="w-full resize-y rounded-md border border-edge bg-white px-2 py-1.5 text-[13px]"
-        onFocus={() => setGesture(crypto.randomUUID())}
+        onFocus={() => setGesture(newId())}
         onChange={(event) => onChange(event.target.value, gesture)}
       />
     </div>

@@ -13,6 +13,7 @@ import { PhotoGrid } from "./PhotoGrid.tsx";
 import { Refused } from "./Refused.tsx";
 import { ShownMenu } from "./ShownMenu.tsx";
 import { ACCEPTED, useArrivals } from "./useArrivals.ts";
+import { newId } from "../../../app/ids.ts";
 
 /** From this many photos on, searching and sorting are worth their room. */
 const MANY = 5;
@@ -123,7 +124,7 @@ function FillEmpty() {
   const count = Math.min(unused.length, empty.length);
   if (count === 0) return null;
   const fill = () => {
-    const gesture = crypto.randomUUID();
+    const gesture = newId();
     for (let i = 0; i < count; i++) {
       dispatch(edit({ do: "put in one", cell: empty[i]!, photo: unused[i]!.id }, gesture));
     }

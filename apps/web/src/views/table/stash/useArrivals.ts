@@ -8,6 +8,7 @@ import { store, useAppDispatch } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { photosCame } from "../../../table/openJob.ts";
 import { noticed } from "../../../table/view.ts";
+import { newId } from "../../../app/ids.ts";
 
 /** What a chooser of photo files shows; what they are is decided by their content. */
 export const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,.heic,.heif,image/*";
@@ -33,7 +34,7 @@ export function useArrivals() {
       if (files.length === 0) return;
       const controller = (abort.current ??= new AbortController());
       const jobId = store.getState().openJob.id;
-      const gesture = crypto.randomUUID();
+      const gesture = newId();
       const folders = new Map(files.map((file) => [file.name, folderOf(file)]));
       setArriving((now) => ({ done: now?.done ?? 0, of: (now?.of ?? 0) + files.length }));
       setRefused([]);

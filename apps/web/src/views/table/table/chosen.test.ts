@@ -68,7 +68,7 @@ beforeEach(() => {
   ];
   const fresh = edits.reduce(applyEdit, freshJob("free", "By hand"));
   store = start();
-  dispatch(opening("job"));
+  dispatch(opening({ id: "job", pending: [] }));
   dispatch(
     opened({
       id: "job",
@@ -76,6 +76,9 @@ beforeEach(() => {
       version: 0,
       undo: null,
       redo: null,
+      theirs: null,
+      taken: null,
+      notice: null,
       changedAt: "",
       binnedAt: null,
       photos: {},

@@ -1,4 +1,5 @@
 import { useCallback, useRef } from "react";
+import { newId } from "../../../app/ids.ts";
 
 /** Micrometres that an arrow key moves a photo or a cell; the same with Alt; and a cell with Shift. */
 export const NUDGE = 500;
@@ -20,7 +21,7 @@ export function useGestures(): (kind: string, now: number) => string {
   const run = useRef({ gesture: "", kind: "", last: 0 });
   return useCallback((kind, now) => {
     const { current } = run;
-    if (current.kind !== kind || now - current.last > PAUSE) current.gesture = crypto.randomUUID();
+    if (current.kind !== kind || now - current.last > PAUSE) current.gesture = newId();
     current.kind = kind;
     current.last = now;
     return current.gesture;

@@ -4,6 +4,7 @@ import { selectCell } from "../../../table/sheets.ts";
 import { zoomed } from "../../../table/view.ts";
 import { scalePhoto } from "./movePhoto.ts";
 import { currentScale } from "./zoom.ts";
+import { newId } from "../../../app/ids.ts";
 
 /** A pause longer than this ends a turn of the wheel, and with it the step that is undone at once. */
 const PAUSE = 600;
@@ -27,7 +28,7 @@ export function useWheel(table: RefObject<HTMLElement | null>): void {
       const over = (event.target as Element).closest("[data-cell]")?.getAttribute("data-cell");
       if (!cell?.picture || over !== cell.key) return;
       event.preventDefault();
-      if (event.timeStamp - last > PAUSE) gesture = crypto.randomUUID();
+      if (event.timeStamp - last > PAUSE) gesture = newId();
       last = event.timeStamp;
       dispatch(scalePhoto(cell, factor, gesture));
     };

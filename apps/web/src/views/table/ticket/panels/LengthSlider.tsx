@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { um, type Um } from "@wide-quilt/core";
+import { newId } from "../../../../app/ids.ts";
 
 interface Props {
   label: string;
@@ -11,7 +12,7 @@ interface Props {
 
 /** A slider beside a length field, for trying. What it drags over is one step to undo. */
 export function LengthSlider({ label, value, most, step, onChange }: Props) {
-  const [gesture, setGesture] = useState(() => crypto.randomUUID());
+  const [gesture, setGesture] = useState(() => newId());
   return (
     <input
       type="range"
@@ -21,7 +22,7 @@ export function LengthSlider({ label, value, most, step, onChange }: Props) {
       step={step}
       value={value}
       className="w-full accent-accent"
-      onPointerDown={() => setGesture(crypto.randomUUID())}
+      onPointerDown={() => setGesture(newId())}
       onChange={(event) => onChange(um(Number(event.target.value)), gesture)}
     />
   );

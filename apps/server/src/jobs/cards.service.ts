@@ -1,0 +1,30 @@
+import { Inject, Injectable } from "@nestjs/common";
+import type { JobCardView } from "../contract.ts";
+import { PaintersService } from "../press/painters.service.ts";
+import { JobsService } from "./jobs.service.ts";
+
+/** Cards that are remembered; each is the plan of one sheet. */
+const MOST = 300;
+
+/** Pictures of jobs for lists: laid out in a process of its own, once for each version. */
+@Injectable()
+export class CardsService {
+  private readonly cards = new Map<string, Promise<JobCardView>>();
+
+  constructor(
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(PaintersService) private readonly painters: PaintersService,
+  ) {}
+
+  of(id: string): Promise<JobCardView> {
+    const { job, version } = this.jobs.jobNow(id);
+    const key = `${id} ${version}`;
+    const known = this.cards.get(key);
+    if (known) return known;
+    const card = this.painters.card(job);
+    this.cards.set(key, card);
+    card.catch(() => this.cards.delete(key));
+    for (const old of [...this.cards.keys()].slice(0, -MOST)) this.cards.delete(old);
+    return card;
+  }
+}

@@ -1,0 +1,50 @@
+/** A process that reads what comes from outside: photos, graphics, profiles. It may die of it; nothing else does. */
+import { readFile, writeFile } from "node:fs/promises";
+import { readUsableProfile } from "@wide-quilt/colour";
+import {
+  developHeic,
+  inspectPhoto,
+  makePreviews,
+  photoHash,
+  PREVIEW_SIZES,
+  takeGraphic,
+  withBackdrop,
+  writeForNow,
+  writeWhole,
+} from "@wide-quilt/painters";
+import type { PhotoRecord } from "@wide-quilt/core";
+import { serve } from "../processes/child.ts";
+import type { ReadBackdrop, ReadGraphic, ReadPhoto, TakenFile } from "./reading.ts";
+
+serve({
+  photo: async ({ path, developed, previews }: ReadPhoto): Promise<PhotoRecord> => {
+    const record = await inspectPhoto(path);
+    if (record.format !== "heic") {
+      await keepPreviews(path, previews);
+      return record;
+    }
+    // A picture that painters read is kept beside a file that they do not.
+    const jpeg = await developHeic(path);
+    await writeWhole(developed, (to) => writeFile(to, jpeg));
+    await keepPreviews(developed, previews);
+    const { width, height } = await inspectPhoto(developed);
+    return { ...record, width, height, orientation: 1 };
+  },
+  previews: ({ path, previews }: Pick<ReadPhoto, "path" | "previews">) => keepPreviews(path, previews),
+  backdrop: async ({ photo, mask, fill, to }: ReadBackdrop): Promise<string> => {
+    const jpeg = await withBackdrop(photo, mask, fill);
+    await writeFile(to, jpeg);
+    return photoHash(jpeg);
+  },
+  graphic: async ({ path, to }: ReadGraphic): Promise<TakenFile> => {
+    const { file, ...about } = await takeGraphic(await readFile(path));
+    await writeFile(to, file);
+    return { ...about, id: photoHash(file) };
+  },
+  profile: ({ path }: { path: string }) => readFile(path).then(readUsableProfile),
+});
+
+async function keepPreviews(path: string, previews: ReadPhoto["previews"]): Promise<void> {
+  const made = await makePreviews(path);
+  await Promise.all(PREVIEW_SIZES.map((size) => writeForNow(previews[size], made[size])));
+}

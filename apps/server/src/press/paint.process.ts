@@ -1,0 +1,24 @@
+/** A process that paints: runs file by file, and single sheets to look at. */
+import { serve, type Asked } from "../processes/child.ts";
+import { digital, paintLook, paintPart, weigh, type DigitalTask } from "./paint.ts";
+import { sheetsToWrite } from "./planning.ts";
+import type { LookTask, OpenRun, PaintedPart, PaintPart, WeighTask } from "./task.ts";
+import type { SheetPlan } from "@wide-quilt/core";
+
+/** The run that this process paints, with its plans. */
+let open: { setup: OpenRun; sheets: SheetPlan[] } | null = null;
+
+serve({
+  open: async (setup: OpenRun): Promise<{ sheets: number }> => {
+    const sheets = sheetsToWrite(setup);
+    open = { setup, sheets };
+    return { sheets: sheets.length };
+  },
+  part: async (part: PaintPart, asked: Asked): Promise<PaintedPart> => {
+    if (open?.setup.run !== part.run) throw new Error("This process does not know the run.");
+    return paintPart(open.setup, open.sheets.slice(part.first, part.first + part.count), part, asked);
+  },
+  look: (task: LookTask, asked: Asked) => paintLook(task, asked),
+  weigh: (task: WeighTask, asked: Asked) => weigh(task, asked),
+  digital: (task: DigitalTask) => digital(task),
+});

@@ -1,0 +1,91 @@
+import { createHash } from "node:crypto";
+import {
+  arrange,
+  check,
+  coarse,
+  forPrinter,
+  isDrawing,
+  LIMITS,
+  outputFiles,
+  price,
+  sums,
+  type SheetPlan,
+} from "@wide-quilt/core";
+import { JPEG_SIDE } from "@wide-quilt/painters";
+import type { JobCardView } from "../contract.ts";
+import { Problem } from "../safety/problem.ts";
+import type { LookPlan, Planned, PlanLook, PlanRun, RunPlan } from "./task.ts";
+
+/** The longest side of the picture that a soft proof is made of, in pixels. */
+const SOFT_PROOF_SIDE = 1400;
+
+/**
+ * Plans a job's sheets as its printer has to be sent them for them to come out in their true size. Throws a Problem with
+ * a sentence for what cannot be written.
+ */
+export function sheetsToWrite({ job, records }: Planned): SheetPlan[] {
+  const { format } = job.press.file;
+  const sheets = arrange(job, records);
+  if (sheets.length === 0) {
+    const why = check(job, records, sheets)[0]?.sentence ?? "There is nothing on the sheet.";
+    throw new Problem(422, "no-sheet", "Nothing to write", why);
+  }
+  const { width, height } = sheets[0]!.pixels;
+  if (!isDrawing(format) && width * height > LIMITS.sheetPixels) {
+    throw new Problem(
+      422,
+      "too-many-pixels",
+      "Too many pixels",
+      `The file would have ${width} × ${height} px; the most is ${LIMITS.sheetPixels / 1e6} million. Lower the ppi or write a PDF.`,
+    );
+  }
+  if (format === "jpeg" && Math.max(width, height) > JPEG_SIDE) {
+    throw new Problem(
+      422,
+      "too-long-for-jpeg",
+      "Too long for a JPEG",
+      `A JPEG can be ${JPEG_SIDE} px long at most, this sheet is ${Math.max(width, height)} px. Write a PNG or a PDF.`,
+    );
+  }
+  return forPrinter(job, sheets);
+}
+
+/** How the files of a run are divided and what they are asked to be called. */
+export function planRun({ job, records, naming: { rule, start, each } }: PlanRun): RunPlan {
+  const sheets = sheetsToWrite({ job, records });
+  const pages = job.press.file.format === "pdf";
+  return {
+    papers: sheets.map(({ stock }) => stock),
+    files: outputFiles(job, records, sheets, { pages, each, rule, start }),
+    price: price(job, sheets).total,
+  };
+}
+
+/** One sheet to look at. */
+export function planLook({ sheet, wide, ...planned }: PlanLook): LookPlan {
+  const { job } = planned;
+  const sheets = sheetsToWrite(planned);
+  const asked = sheets[sheet - 1];
+  if (!asked) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
+  const plan = wide ? coarse(asked, SOFT_PROOF_SIDE) : asked;
+  const id = createHash("sha256")
+    // How it is printed changes nothing of what is sent.
+    .update(JSON.stringify([plan, job.name, { ...job.press, print: null }]))
+    .digest("hex")
+    .slice(0, 32);
+  return { plan, sheets: sheets.length, id };
+}
+
+/** What a job’s card shows. */
+export function planCard({ job, records }: Planned): JobCardView {
+  const sheets = arrange(job, records);
+  const total = sums(job, records, sheets);
+  return {
+    sheet: sheets[0] ?? null,
+    sheets: total.sheets,
+    pieces: total.layout.pieces,
+    paper: job.sheet.paper.name,
+    ppi: job.sheet.ppi,
+    size: job.ticket.kind === "copies" ? job.ticket.size : null,
+  };
+}

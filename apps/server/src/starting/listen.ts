@@ -1,0 +1,69 @@
+import { createServer, type RequestListener, type Server } from "node:http";
+import { expectFree } from "../data/claim.ts";
+import { Refused } from "../data/refused.ts";
+import type { Options } from "../options.ts";
+
+/** A server that has its port, and answers that it is starting until it is given something else to answer with. */
+export interface Listening {
+  address: string;
+  answerWith(listener: RequestListener): void;
+  close(): Promise<void>;
+}
+
+/** How long what is under way has to come to its end when the server stops, in milliseconds. */
+const GRACE = 1500;
+
+/** Takes the port. Throws `Refused` where it is taken, and `AlreadyRunning` where a server of ours over the folder has it. */
+export async function listen({ port, host, data, base }: Options): Promise<Listening> {
+  let answer: RequestListener = starting;
+  const server = createServer((request, response) => answer(request, response));
+  await new Promise<void>((resolve, reject) => {
+    server.once("error", (error: NodeJS.ErrnoException) => {
+      try {
+        reject(refused(error, { port, host, data }));
+      } catch (running) {
+        reject(running as Error);
+      }
+    });
+    server.listen(port, host, resolve);
+  });
+  const name = host.includes(":") ? `[${host}]` : host;
+  return {
+    address: `http://${name}:${(server.address() as { port: number }).port}${base}/`,
+    answerWith: (listener) => (answer = listener),
+    close: () => closed(server),
+  };
+}
+
+function refused(
+  error: NodeJS.ErrnoException,
+  { port, host, data }: Pick<Options, "port" | "host" | "data">,
+): Error {
+  switch (error.code) {
+    case "EADDRINUSE":
+      expectFree(data);
+      return new Refused(`The port ${port} is taken by another program. Choose another one with --port N.`);
+    case "EACCES":
+      return new Refused(
+        `The port ${port} may not be listened on by you. Choose one above 1023 with --port N.`,
+      );
+    case "EADDRNOTAVAIL":
+    case "ENOTFOUND":
+      return new Refused(`${host} is no address of this machine. Choose another one with --host ADDRESS.`);
+    default:
+      return error;
+  }
+}
+
+const starting: RequestListener = (_, response) => {
+  response.writeHead(503, { "Content-Type": "text/plain; charset=utf-8", "Retry-After": "1", Refresh: "1" });
+  response.end("Wide Quilt is starting …\n");
+};
+
+async function closed(server: Server): Promise<void> {
+  const over = new Promise((resolve) => server.close(resolve));
+  server.closeIdleConnections();
+  const timer = setTimeout(() => server.closeAllConnections(), GRACE);
+  await over;
+  clearTimeout(timer);
+}

@@ -1,0 +1,71 @@
+import { NestFactory } from "@nestjs/core";
+import type { NestExpressApplication } from "@nestjs/platform-express";
+import express from "express";
+import { DocumentBuilder, SwaggerModule } from "@nestjs/swagger";
+import type { RequestListener } from "node:http";
+import { AppModule } from "../app.module.ts";
+import { claim } from "../data/claim.ts";
+import { openDatabase } from "../data/database.ts";
+import { fillWithDemo } from "../data/demo.ts";
+import { sweep } from "../data/sweep.ts";
+import type { Options } from "../options.ts";
+import { Reading } from "../photos/reading.ts";
+import { doors } from "../safety/doors.ts";
+import { notDeep } from "../safety/depth.ts";
+import { ProblemFilter } from "../safety/problem.filter.ts";
+import { validation } from "../safety/validation.ts";
+import { pages, withoutBase } from "../web/pages.ts";
+import { listen } from "./listen.ts";
+
+/** A job file of five thousand photos is under a megabyte. */
+const MOST_JSON = "8mb";
+
+/** A server that answers. */
+export interface Started {
+  address: string;
+  /** The folder that everything is kept in. */
+  root: string;
+  /** Ends what is under way and brings everything to the disk. */
+  stop(): Promise<void>;
+}
+
+type Say = (line: string) => void;
+
+/**
+ * Starts the server: first its port, then its folder, so that a second start touches nothing of the first.
+ * Throws `Refused` with a sentence.
+ */
+export async function start(options: Options, say: Say): Promise<Started> {
+  const listening = await listen(options);
+  const held = claim(options.data);
+  const { db, close } = openDatabase(held.folder, say);
+  sweep(db, held.folder);
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(held.folder, db, options), {
+    logger: ["error", "warn"],
+    bodyParser: false,
+    abortOnError: false,
+  });
+  app.disable("x-powered-by");
+  app.use(withoutBase(options));
+  app.use(doors(options));
+  app.use(pages(options));
+  app.use(express.json({ limit: MOST_JSON, verify: notDeep }));
+  app.useGlobalPipes(validation());
+  app.useGlobalFilters(new ProblemFilter());
+  const about = new DocumentBuilder().setTitle("Wide Quilt").setVersion("0.1.0").build();
+  SwaggerModule.setup("api/docs", app, () => SwaggerModule.createDocument(app, about));
+  await app.init();
+  app.get(Reading).warm();
+  if (options.demo) await fillWithDemo(app, say);
+  listening.answerWith(app.getHttpAdapter().getInstance() as RequestListener);
+  held.tell(listening.address);
+  return {
+    address: listening.address,
+    root: held.folder.root,
+    stop: async () => {
+      await Promise.all([app.close(), listening.close()]);
+      close();
+      held.release();
+    },
+  };
+}
