@@ -188,6 +188,8 @@ export class PrinterClient {
           headers: { "Content-Type": "application/ipp", "Content-Length": body.length },
           timeout: SILENCE,
           signal: this.signal,
+          // A line of its own: one that was kept may be dead, and then nobody knows what the printer heard.
+          agent: false,
         },
         (response) => {
           const parts: Buffer[] = [];
@@ -214,7 +216,7 @@ export class PrinterClient {
         },
       );
       const timer = setTimeout(() => asking.destroy(new Error("it did not answer in time")), deadline);
-      asking.on("socket", (socket) => socket.on("connect", () => (isSent = true)));
+      asking.on("socket", (socket) => socket.once("connect", () => (isSent = true)));
       asking.on("timeout", () => asking.destroy(new Error("it did not answer in time")));
       asking.on("error", (error: NodeJS.ErrnoException) => {
         if (this.signal?.aborted) return settle(() => reject(error));

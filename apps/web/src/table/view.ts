@@ -36,8 +36,6 @@ export interface View {
   drags: Drags;
   /** Lines that a cell being moved has caught. */
   snapped: SnapLine[];
-  /** Guides of this job's sheets, dragged out of the rulers; they never print. */
-  guides: { x: Um[]; y: Um[] };
   rulers: boolean;
   /** The measuring stick, on the sheet that is shown; null while it is put away. */
   stick: { ends: [Spot, Spot] } | null;
@@ -73,7 +71,6 @@ const fresh: View = {
   also: [],
   drags: "photo",
   snapped: [],
-  guides: { x: [], y: [] },
   rulers: false,
   stick: null,
   grid: null,
@@ -118,10 +115,7 @@ export const view = createSlice({
     snappedTo: (state, { payload }: PayloadAction<SnapLine[]>) => {
       state.snapped = payload;
     },
-    aided: (
-      state,
-      { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "guides" | "pair">>>,
-    ) => {
+    aided: (state, { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "pair">>>) => {
       Object.assign(state, payload);
     },
     /** Takes the measuring stick out, or puts it away. */

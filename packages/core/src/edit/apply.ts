@@ -1,11 +1,10 @@
 import type { Job } from "../job/index.ts";
 import { printerOfJob, type Printer } from "../printer/index.ts";
-import { kindNamed, type Kind } from "../kinds/index.ts";
 import { styleOfAll } from "../style/index.ts";
+import { become, forAllKinds } from "./become.ts";
 import {
   addCells,
   backToComputed,
-  isOwn,
   placeCells,
   putInAll,
   putInOne,
@@ -29,7 +28,9 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       // A part that the kind does not have makes no job: reading it says so.
       return { ...job, ticket: { ...job.ticket, ...edit.change } as Job["ticket"] };
     case "become":
-      return become(job, edit.kind);
+      return become(job, edit.kind, edit.stands);
+    case "guides":
+      return { ...job, guides: edit.guides };
     case "sheet":
       return { ...job, sheet: { ...job.sheet, ...edit.change } };
     case "printer":
@@ -63,15 +64,15 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
     case "list":
       return { ...job, list: changed(job.list, edit.photos) };
     case "remove photos":
-      return edit.photos.reduce(removePhoto, job);
+      return forAllKinds(job, (one) => edit.photos.reduce(removePhoto, one));
     case "add photos":
-      return addPhotos(job, edit.photos);
+      return forAllKinds(job, (one) => addPhotos(one, edit.photos));
     case "remove photo":
-      return removePhoto(job, edit.photo);
+      return forAllKinds(job, (one) => removePhoto(one, edit.photo));
     case "move photo":
-      return movePhoto(job, edit.photo, edit.to);
+      return forAllKinds(job, (one) => movePhoto(one, edit.photo, edit.to));
     case "relink photo":
-      return relinkPhoto(job, edit.photo, edit.to);
+      return forAllKinds(job, (one) => relinkPhoto(one, edit.photo, edit.to));
     case "shot":
       return setShot(job, edit.shot, edit.change);
     case "put in all":
@@ -125,15 +126,4 @@ function changed<T>(
 ): Record<string, T> {
   const all = Object.entries<T | null>({ ...entries, ...change });
   return Object.fromEntries(all.filter((entry): entry is [string, T] => entry[1] !== null));
-}
-
-/** Another kind of job: photos, paper, finish and cells that were added stay; the cells of the old layout go. */
-function become(job: Job, kind: Kind): Job {
-  if (kind === job.ticket.kind) return job;
-  const fresh = kindNamed(kind).fresh({ gap: job.ticket.gap, letter: false, photos: job.stash.length });
-  const cells = Object.fromEntries(Object.entries(job.cells).filter(([key]) => isOwn(key)));
-  const kept = new Set(Object.values(cells).map(({ shot }) => String(shot)));
-  const shots = Object.fromEntries(Object.entries(job.shots).filter(([number]) => kept.has(number)));
-  const next = { ...job, ticket: fresh, cells, shots };
-  return { ...next, ticket: kindNamed(kind).withPhotos(next, job.stash) };
 }

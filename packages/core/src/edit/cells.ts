@@ -150,9 +150,11 @@ export function addCells(
   return next;
 }
 
+/** Takes cells out; those that are locked stay. */
 export function removeCells(job: Job, keys: readonly string[]): Job {
   const cells = { ...job.cells };
   for (const key of keys) {
+    if (cells[key]?.place?.locked) continue;
     if (isOwn(key)) delete cells[key];
     else cells[key] = { gone: true };
   }

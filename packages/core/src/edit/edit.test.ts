@@ -5,7 +5,8 @@ import { readJob, type Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { mm, um } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { applyEdit, readEdit, sayEdit, type JobEdit } from "./index.ts";
+import type { Photos } from "../plan/index.ts";
+import { applyEdit, readEdit, sayEdit, standsOf, type JobEdit } from "./index.ts";
 
 const photo = (id: string) => ({ id, name: `${id}.jpg` });
 
@@ -179,4 +180,116 @@ describe("applyEdit", () => {
       { numRuns: 80 },
     );
   }, 30_000);
+});
+
+describe("another kind of job, there and back", () => {
+  const photos = ["a", "b", "c", "d"].map(photo);
+  const facts = Object.fromEntries(photos.map(({ id }) => [id, { width: 600, height: 400 }])) as Photos;
+  const place = {
+    sheet: "1",
+    x: mm(5),
+    y: mm(5),
+    width: mm(20),
+    height: mm(30),
+    angle: 15,
+    order: 1,
+    locked: false,
+    proportion: false,
+  };
+  /** A job with everything set by hand that its cells can have. */
+  const made = (kind: Kind): Job =>
+    (
+      [
+        { do: "add photos", photos },
+        { do: "put in one", cell: "2", photo: "d" },
+        { do: "shot", shot: 1, change: { scale: 2, fit: "free", centre: { x: 0.3, y: 0.4 } } },
+        { do: "place", cells: { "1": { place } } },
+        { do: "style cells", cells: ["2"], change: { border: null } },
+        { do: "remove cells", cells: ["3"] },
+        { do: "add sheet", after: null, sheets: ["1"] },
+      ] as JobEdit[]
+    ).reduce(applyEdit, freshJob(kind, "There and back"));
+  const KINDS: Kind[] = ["copies", "portraits", "mixed", "single", "contact", "collage", "free", "ruler"];
+
+  it.each(KINDS.flatMap((from) => KINDS.filter((to) => to !== from).map((to) => [from, to] as const)))(
+    "%s, %s: everything is as it was",
+    (from, to) => {
+      const job = made(from);
+      const back = [to, from].reduce((now, kind) => applyEdit(now, { do: "become", kind }), job);
+      const { aside, ...rest } = back;
+      const { aside: _none, ...before } = job;
+      expect(rest).toEqual(before);
+      expect(Object.keys(aside)).toEqual([to]);
+      expect(readJob(JSON.parse(JSON.stringify(back)))).toMatchObject({ ok: true });
+    },
+  );
+
+  it("finds photos that came and went meanwhile as if it had been there", () => {
+    const edits: JobEdit[] = [
+      { do: "remove photo", photo: "a" },
+      { do: "add photos", photos: [photo("e")] },
+      { do: "move photo", photo: "d", to: 0 },
+    ];
+    for (const kind of ["contact", "mixed", "portraits", "single"] as const) {
+      const here = edits.reduce(applyEdit, made(kind));
+      const away = edits.reduce(applyEdit, applyEdit(made(kind), { do: "become", kind: "copies" }));
+      const { aside: _aside, ...back } = applyEdit(away, { do: "become", kind });
+      const { aside: _none, ...stayed } = here;
+      expect(back).toEqual(stayed);
+    }
+  });
+
+  it("takes cells that were added by hand along, with their photos, wherever it goes", () => {
+    let job = applyEdit(made("copies"), { do: "add cells", cells: [{ place, photo: "c" }] });
+    for (const kind of ["contact", "free", "collage", "copies"] as const) {
+      job = applyEdit(job, { do: "become", kind });
+      const own = arrange(job, facts)
+        .flatMap(({ cells }) => cells)
+        .filter(({ angle }) => angle === 15);
+      expect(own.filter((cell) => cell.photo === "c" && cell.finished.width === mm(20))).not.toEqual([]);
+    }
+  });
+
+  it.each([
+    ["single", [], 4],
+    ["copies", [{ do: "ticket", change: { turnPieces: "all" } }], 1],
+    ["collage", [], 1],
+  ] as [Kind, JobEdit[], number][])(
+    "from %s to Free leaves every cell and its photo where it stands",
+    (kind, edits, count) => {
+      const all: JobEdit[] = [{ do: "add photos", photos }, ...edits];
+      const job = all.reduce(applyEdit, freshJob(kind, "Proofs"));
+      const before = arrange(job, facts);
+      const free = applyEdit(job, { do: "become", kind: "free", stands: standsOf(before) });
+      expect(readEdit({ do: "become", kind: "free", stands: standsOf(before) })).toMatchObject({ ok: true });
+      const seen = (sheets: typeof before) =>
+        sheets.map(({ cells }) =>
+          cells.map(({ finished, photo: shown, picture }) => ({
+            finished,
+            shown,
+            placed: picture?.placed,
+            turn: picture?.turn,
+          })),
+        );
+      expect(seen(arrange(free, facts))).toEqual(seen(before));
+      expect(before).toHaveLength(count);
+    },
+  );
+});
+
+it("leaves a locked cell where it is when it is to be removed", () => {
+  const place = {
+    sheet: "1",
+    x: mm(1),
+    y: mm(1),
+    width: mm(20),
+    height: mm(20),
+    angle: 0,
+    order: 0,
+    locked: true,
+    proportion: false,
+  };
+  const job = applyEdit(freshJob("copies", "Locked"), { do: "place", cells: { "1": { place } } });
+  const after = applyEdit(job, { do: "remove cells", cells: ["1", "2"] });
+  expect(after.cells).toEqual({ "1": job.cells["1"], "2": { gone: true } });
 });

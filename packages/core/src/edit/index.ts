@@ -1,4 +1,5 @@
 export { applyEdit } from "./apply.ts";
+export { standsOf, type Stands } from "./become.ts";
 export {
   diff,
   inverse,

@@ -62,6 +62,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   rename: "name",
   printer: "printer",
   become: "kind of job",
+  guides: "guides",
   "remove photo": "removing a photo",
   "move photo": "order of photos",
   "relink photo": "replacing a photo",
@@ -115,4 +116,5 @@ const PARTS: Record<string, string> = {
   about: "what the file says",
   photoPpi: "ppi of photos",
   print: "how it is printed",
+  naming: "names of files",
 };

@@ -27,6 +27,14 @@ const cell = z.string().min(1).max(40);
 const cells = z.array(cell).min(1).max(LIMITS.pieces);
 const kind = z.enum(ticketSchema.options.map(({ shape }) => shape.kind.value));
 
+const stands = z.strictObject({
+  cell,
+  place: placeSchema,
+  shot: z.int().min(1).max(9999),
+  photo: photo.nullable(),
+  sits: shotSchema.omit({ photo: true }),
+});
+
 /**
  * One change of a job. Plain data, so that it can be named, kept, sent and proposed as a mend.
  * Every change of the interface goes through `applyEdit`; there is no second way.
@@ -34,8 +42,13 @@ const kind = z.enum(ticketSchema.options.map(({ shape }) => shape.kind.value));
 export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("rename"), name: jobSchema.shape.name }),
   z.strictObject({ do: z.literal("ticket"), change: ticketChangeSchema }),
-  /** Another kind of job with the same photos and paper; what was set by hand on cells of the old one goes. */
-  z.strictObject({ do: z.literal("become"), kind }),
+  /**
+   * Another kind of job with the same photos and paper; what was set by hand for the old one comes back with it.
+   * `stands` says where cells stand, for Free, which keeps them there.
+   */
+  z.strictObject({ do: z.literal("become"), kind, stands: z.array(stands).max(LIMITS.standing).optional() }),
+  /** Lines to place cells by, which never print. */
+  z.strictObject({ do: z.literal("guides"), guides: jobSchema.shape.guides }),
   z.strictObject({ do: z.literal("sheet"), change: sheetSchema.partial() }),
   /** Where it is made: edges, price, resolution, enlargement, bleed and colours are that printer’s. */
   z.strictObject({ do: z.literal("printer"), printer: printerSchema }),

@@ -1,6 +1,7 @@
 export { LIMITS, type LengthRange } from "./limits.ts";
 export {
   JOB_VERSION,
+  type Aside,
   type CellByHand,
   type Finish,
   type Job,

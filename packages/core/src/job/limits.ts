@@ -33,6 +33,10 @@ export const LIMITS = {
   texts: 200,
   copies: { least: 1, most: 10_000 },
   quantity: { least: 1, most: 1000 },
+  /** Cells that stay where they stand when a job becomes Free. */
+  standing: 10_000,
+  /** Guides in each direction. */
+  guides: 200,
   /** Pieces, lines and papers of one job of mixed sizes. */
   pieces: 2000,
   lines: 500,

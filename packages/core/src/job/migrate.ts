@@ -8,6 +8,9 @@ type Migration = { ok: true; value: unknown } | { ok: false; why: string };
 
 type Values = Record<string, unknown>;
 
+/** How version 4 began to write. */
+const { naming: _naming, ...PRESS_4 } = USUAL_PRESS;
+
 /** For each older version, the step that brings a job file one version on. */
 const STEPS: Record<number, (job: Values) => Values> = {
   // Version 1 knew copies of one photo alone, on whole papers.
@@ -48,7 +51,7 @@ const STEPS: Record<number, (job: Values) => Values> = {
     return {
       ...job,
       version: 4,
-      press: USUAL_PRESS,
+      press: PRESS_4,
       style: { ...(job.style as Values), sharpening: null },
       sheet: {
         ...sheet,
@@ -56,6 +59,15 @@ const STEPS: Record<number, (job: Values) => Values> = {
       },
     };
   },
+  // Version 4 threw away what was set for a kind when the job became another one, and kept names of files and guides
+  // in the window.
+  4: (job) => ({
+    ...job,
+    version: 5,
+    press: { ...(job.press as Values), naming: USUAL_PRESS.naming },
+    guides: { x: [], y: [] },
+    aside: {},
+  }),
 };
 
 /** Brings a job file of an older version up to this one. Refuses files of other kinds and of newer versions. */

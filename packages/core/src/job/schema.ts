@@ -12,7 +12,7 @@ import { textBoxSchema } from "../words/schema.ts";
 import { colour, edges, length, name, paper, photoId, sheetId, shotNumber, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 4;
+export const JOB_VERSION = 5;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -95,6 +95,17 @@ export const cellSchema = z.strictObject({
   place: placeSchema.optional(),
   gone: z.literal(true).optional().describe("A computed cell that was taken out"),
   style: styleChangeSchema.optional().describe("What it wears by hand, whatever the others wear"),
+  kept: z
+    .literal(true)
+    .optional()
+    .describe("Came from the layout of another kind when the job became Free, and stays with Free"),
+});
+
+const shotsSchema = z.record(z.string().regex(/^[1-9]\d{0,3}$/), shotSchema);
+const cellsSchema = z.record(z.string().min(1).max(40), cellSchema);
+const sheetsSchema = z.strictObject({
+  order: z.array(sheetId).max(LIMITS.sheets),
+  gone: z.array(sheetId).max(LIMITS.sheets),
 });
 
 /** The name of a graphic or a box of words inside its job. */
@@ -119,20 +130,34 @@ export const jobSchema = z
     ground: fillSchema.nullable().describe("The colour of the sheet behind everything; null for bare paper"),
     graphics: z.record(itemId, graphicSchema).describe("By name: stamps, overlays, backings and watermarks"),
     texts: z.record(itemId, textBoxSchema).describe("By name: boxes of words on the sheet"),
-    shots: z
-      .record(z.string().regex(/^[1-9]\d{0,3}$/), shotSchema)
-      .describe("By shot number: cells of one number always show the same photo in the same way"),
+    shots: shotsSchema.describe(
+      "By shot number: cells of one number always show the same photo in the same way",
+    ),
     faces: z.record(photoId, faceSchema).describe("By photo: where the head is in it"),
     backdrops: z.record(photoId, backdropSchema).describe("By photo: what stands behind the person instead"),
-    cells: z
-      .record(z.string().min(1).max(40), cellSchema)
-      .describe("By cell: what was set by hand against the computed layout, and cells added by hand"),
-    sheets: z
+    cells: cellsSchema.describe(
+      "By cell: what was set by hand against the computed layout, and cells added by hand",
+    ),
+    sheets: sheetsSchema.describe(
+      "Sheets by hand: added ones (a1 …) and a changed order; computed ones that were removed",
+    ),
+    guides: z
       .strictObject({
-        order: z.array(sheetId).max(LIMITS.sheets),
-        gone: z.array(sheetId).max(LIMITS.sheets),
+        x: z.array(length(LIMITS.away, "From the paper’s left edge")).max(LIMITS.guides),
+        y: z.array(length(LIMITS.away, "From the paper’s upper edge")).max(LIMITS.guides),
       })
-      .describe("Sheets by hand: added ones (a1 …) and a changed order; computed ones that were removed"),
+      .describe("Lines to place cells by, which never print"),
+    aside: z
+      .partialRecord(
+        z.enum(ticketSchema.options.map(({ shape }) => shape.kind.value)),
+        z.strictObject({
+          ticket: ticketSchema,
+          cells: cellsSchema,
+          shots: shotsSchema,
+          sheets: sheetsSchema,
+        }),
+      )
+      .describe("By kind of job: what was set for it before the job became another kind"),
   })
   .describe("A Wide Quilt job: what the person wants. Lengths are whole micrometres.");
 
@@ -144,4 +169,6 @@ export type MarkKind = Finish["marks"]["kind"];
 export type Shot = z.infer<typeof shotSchema>;
 export type Turn = Shot["turn"];
 export type Job = z.infer<typeof jobSchema>;
+/** What a job that is of another kind now keeps of a kind. */
+export type Aside = NonNullable<Job["aside"][keyof Job["aside"]]>;
 export type PhotoId = string;

@@ -55,5 +55,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
     backdrops: {},
     cells: {},
     sheets: { order: [], gone: [] },
+    guides: { x: [], y: [] },
+    aside: {},
   };
 }

@@ -80,6 +80,7 @@ export function withoutPhotos(job: Job): Job {
     list: {},
     faces: {},
     backdrops: {},
+    aside: {},
     graphics,
     shots,
     ticket: kindOf(job).withoutPhotos(job),

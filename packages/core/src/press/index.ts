@@ -11,8 +11,9 @@ export {
   type Format,
   type Intent,
   type Medium,
+  type Naming,
   type Press,
   type PrintSetup,
 } from "./schema.ts";
 export { sharpening, STRENGTHS, type Sharpening, type Strength } from "./sharpen.ts";
-export { costOf, inkOfPieces, inkOfSheet, inkOnPieces, type InkPrice } from "./ink.ts";
+export { inkOfPieces, inkOfSheet, inkOnPieces, type InkPrice } from "./ink.ts";

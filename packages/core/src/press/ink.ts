@@ -1,7 +1,5 @@
 import { area, type Size } from "../geometry/index.ts";
-import type { Job } from "../job/index.ts";
 import { piecesArea, type SheetPlan } from "../plan/index.ts";
-import { price } from "../price/index.ts";
 
 /** What printing with ink costs. */
 export interface InkPrice {
@@ -17,13 +15,6 @@ const UM2_PER_M2 = 1e12;
  */
 export const inkOfSheet = ({ ink }: InkPrice, paper: Size, coverage: number): number =>
   (ink * coverage * area(paper)) / UM2_PER_M2;
-
-/** What making all sheets costs, paper and ink; `coverage` is that of each sheet, as far as it is known. */
-export const costOf = (job: Job, sheets: readonly SheetPlan[], coverage: readonly number[]): number =>
-  coverage.reduce(
-    (sum, covered, i) => sum + inkOfSheet(job.sheet.printer.price, sheets[i]!.paper, covered),
-    price(job, sheets).total,
-  );
 
 /**
  * How much ink a finished piece takes for its area, as one sheet’s coverage tells: what is printed beside the pieces is

@@ -63,6 +63,24 @@ export const aboutSchema = z.strictObject({
     .describe("Whether what photos say of where they were taken, and by whom, may stand in files"),
 });
 
+/** How the files of a run are named and divided. */
+export const namingSchema = z.strictObject({
+  rule: z
+    .string()
+    .max(150, "must be at most 150 characters long")
+    .describe("Names with fields: “[name] [sheet, 3 digits]”; empty to name files after people or the job"),
+  start: z
+    .int("must be a whole number")
+    .min(0)
+    .max(99_999)
+    .describe("The number of the first sheet in names"),
+  each: z.boolean().describe("Whether every sheet gets a file of its own, also in a format with pages"),
+  folder: z
+    .string()
+    .max(100, "must be at most 100 characters long")
+    .describe("A folder inside the folder of written files; empty for none"),
+});
+
 /** How the sheets of a job leave the program. */
 export const pressSchema = z.strictObject({
   file: fileSchema,
@@ -76,6 +94,7 @@ export const pressSchema = z.strictObject({
     .describe("Photos of a PDF that have more are written at this; null leaves them as they are"),
   about: aboutSchema,
   print: printSchema,
+  naming: namingSchema,
 });
 
 export type Format = (typeof FORMATS)[number];
@@ -84,6 +103,7 @@ export type Medium = (typeof MEDIA)[number];
 export type FileSetup = z.infer<typeof fileSchema>;
 export type ColourSetup = z.infer<typeof colourSchema>;
 export type About = z.infer<typeof aboutSchema>;
+export type Naming = z.infer<typeof namingSchema>;
 export type PrintSetup = z.infer<typeof printSchema>;
 export type Press = z.infer<typeof pressSchema>;
 
@@ -95,6 +115,7 @@ export const USUAL_PRESS: Press = {
   photoPpi: null,
   about: { title: "", creator: "", copyright: "", keepPlace: false },
   print: { copies: 1, type: null, quality: "high", grey: false },
+  naming: { rule: "", start: 1, each: false, folder: "" },
 };
 
 /** Formats that are drawn rather than made of pixels. */

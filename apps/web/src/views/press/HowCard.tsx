@@ -10,7 +10,7 @@ import { fileSize, useMoney, useWords } from "../../words/words.ts";
 import { AboutFields, SharpeningFields } from "./AboutFields.tsx";
 import { ColourFields } from "./ColourFields.tsx";
 import { FileFields } from "./FileFields.tsx";
-import { NamingFields } from "./NamingFields.tsx";
+import { NamingFields, ruleOf } from "./NamingFields.tsx";
 import { PrintFields } from "./PrintFields.tsx";
 import type { ProofState } from "../../proofing/useProof.ts";
 import type { RunsState } from "./useRuns.ts";
@@ -25,11 +25,10 @@ interface Props {
   runs: RunsState;
 }
 
-const USUAL: RunNaming = { start: 1, each: false, folder: "", overwrite: false };
-
 /** How the sheets are written, what that comes to, and the button that writes. */
 export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Props) {
-  const [naming, setNaming] = useState<RunNaming>(USUAL);
+  const [overwrite, setOverwrite] = useState(false);
+  const naming: RunNaming = { ...job.press.naming, rule: ruleOf(job.press.naming), overwrite };
   const { printers } = usePlaces();
   const address = printers.find(({ id }) => id === job.sheet.printer.id)?.address ?? null;
   return (
@@ -40,7 +39,7 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         <Facts job={job} sheets={sheets} proof={proof} />
         <ColourFields job={job} />
         <SharpeningFields job={job} />
-        <NamingFields job={job} sheets={sheets} naming={naming} onChange={setNaming} />
+        <NamingFields job={job} sheets={sheets} overwrite={overwrite} onOverwrite={setOverwrite} />
         <AboutFields job={job} />
       </div>
       <div className="flex flex-col gap-2 border-t border-line p-4">

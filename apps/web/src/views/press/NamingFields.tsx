@@ -1,9 +1,10 @@
-import { useId } from "react";
-import { outputFiles, type Format, type Job, type SheetPlan } from "@wide-quilt/core";
-import type { RunNaming } from "@wide-quilt/server/contract";
+import { useId, useState } from "react";
+import { outputFiles, type Format, type Job, type Naming, type SheetPlan } from "@wide-quilt/core";
+import { newId } from "../../app/ids.ts";
 import { useAppSelector } from "../../app/store.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
+import { usePress } from "./usePress.ts";
 import { TemplateField } from "../table/finish/TemplateField.tsx";
 
 const ENDINGS: Record<Format, string> = {
@@ -14,23 +15,31 @@ const ENDINGS: Record<Format, string> = {
   svg: "svg",
 };
 
+/** The rule that files are named by; left out where nothing is said. */
+export const ruleOf = ({ rule }: Naming): string | undefined => (rule.trim() === "" ? undefined : rule);
+
 /** Names that are shown as an example. */
 const SHOWN = 2;
 
 interface Props {
   job: Job;
   sheets: readonly SheetPlan[];
-  naming: RunNaming;
-  onChange(naming: RunNaming): void;
+  /** Whether files of the same names are written over; asked anew each time. */
+  overwrite: boolean;
+  onOverwrite(overwrite: boolean): void;
 }
 
 /** What the files are called, by a rule with a live example, and where they go. */
-export function NamingFields({ job, sheets, naming, onChange }: Props) {
+export function NamingFields({ job, sheets, overwrite, onOverwrite }: Props) {
   const { format } = job.press.file;
   const folderId = useId();
   const photos = useAppSelector((state) => state.openJob.photos);
-  const set = (change: Partial<RunNaming>) => onChange({ ...naming, ...change });
-  const { rule, start, each, folder, overwrite } = naming;
+  const { press, set: setPress } = usePress(job);
+  const [gesture, setGesture] = useState(newId);
+  const set = (change: Partial<Naming>, of?: string) =>
+    setPress({ naming: { ...press.naming, ...change } }, of);
+  const { start, each, folder } = press.naming;
+  const rule = ruleOf(press.naming);
   const files =
     sheets.length === 0
       ? []
@@ -44,8 +53,8 @@ export function NamingFields({ job, sheets, naming, onChange }: Props) {
         label="File names"
         rows={1}
         placeholder={several ? `${job.name} [sheet, 2 digits]` : job.name}
-        value={rule ?? ""}
-        onChange={(text) => set({ rule: text.trim() === "" ? undefined : text })}
+        value={press.naming.rule}
+        onChange={(text, of) => set({ rule: text }, of)}
       />
       <p className="text-[12px] break-all text-ink-2" aria-live="polite">
         {example.join(", ")}
@@ -76,14 +85,11 @@ export function NamingFields({ job, sheets, naming, onChange }: Props) {
           maxLength={100}
           placeholder="none of their own"
           className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-[13px] text-ink placeholder:text-ink-3"
-          onChange={({ target }) => set({ folder: target.value })}
+          onFocus={() => setGesture(newId())}
+          onChange={({ target }) => set({ folder: target.value }, gesture)}
         />
       </label>
-      <Check
-        label="write over files of the same names"
-        checked={overwrite}
-        onChange={(over) => set({ overwrite: over })}
-      />
+      <Check label="write over files of the same names" checked={overwrite} onChange={onOverwrite} />
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import { LIMITS, mm, type Size, type Um } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
-import { aided } from "../../table/view.ts";
+import { edit } from "../../table/edits.ts";
 import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { useWords } from "../../words/words.ts";
@@ -36,9 +36,10 @@ const GUIDE = { least: mm(0), most: LIMITS.paper.most };
 function AddGuide({ ppi }: { ppi: number }) {
   const dispatch = useAppDispatch();
   const words = useWords(ppi);
-  const guides = useAppSelector((state) => state.view.guides);
+  const guides = useAppSelector((state) => state.openJob.job?.guides);
   const [at, setAt] = useState<Um>(mm(20));
-  const add = (axis: "x" | "y") => dispatch(aided({ guides: { ...guides, [axis]: [...guides[axis], at] } }));
+  const add = (axis: "x" | "y") =>
+    guides && dispatch(edit({ do: "guides", guides: { ...guides, [axis]: [...guides[axis], at] } }));
   return (
     <div className="flex items-end gap-1.5 border-t border-line pt-2.5">
       <LengthField

@@ -3,6 +3,7 @@ import { Grid3x3, PencilRuler, Ruler } from "lucide-react";
 import type { ReactNode } from "react";
 import { mm, type SheetPlan } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { edit } from "../../table/edits.ts";
 import { selectSheet } from "../../table/sheets.ts";
 import { aided, dragging, stickTaken, type Drags, type Spot } from "../../table/view.ts";
 
@@ -19,7 +20,8 @@ export function Dragging({ className }: { className: string }) {
   const grid = useAppSelector((state) => state.view.grid);
   const stick = useAppSelector((state) => state.view.stick);
   const sheet = useAppSelector(selectSheet);
-  const guided = useAppSelector(({ view: { guides } }) => guides.x.length + guides.y.length > 0);
+  const guides = useAppSelector((state) => state.openJob.job?.guides);
+  const guided = guides !== undefined && guides.x.length + guides.y.length > 0;
   return (
     <div className="flex items-center gap-1">
       <RadioGroup
@@ -66,7 +68,7 @@ export function Dragging({ className }: { className: string }) {
         <button
           type="button"
           className={`${className} text-accent`}
-          onClick={() => dispatch(aided({ guides: { x: [], y: [] } }))}
+          onClick={() => dispatch(edit({ do: "guides", guides: { x: [], y: [] } }))}
         >
           Clear guides
         </button>

@@ -1,12 +1,12 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
 import { memo, useEffect, useState } from "react";
 import { Link } from "react-router";
-import { JOB_KINDS, type Kind } from "@wide-quilt/core";
+import { JOB_KINDS, standsOf, type Kind } from "@wide-quilt/core";
 import { useLaterSelector } from "../../app/later.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { store, useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
 import { edit, step } from "../../table/edits.ts";
-import { selectToCheck } from "../../table/sheets.ts";
+import { selectSheets, selectToCheck } from "../../table/sheets.ts";
 import { dragging } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 import { NameField } from "../../ui/NameField.tsx";
@@ -107,11 +107,13 @@ function KindSwitch() {
   return (
     <select
       aria-label="Kind of job"
-      title="Kind of job; photos, paper and finish stay when it is changed"
+      title="Kind of job; photos, paper and finish stay when it is changed, and what you set by hand comes back with its kind"
       className="max-w-44 min-w-0 shrink rounded-md border border-line bg-white px-2 py-1 text-[12.5px] text-ink-2 hover:border-edge"
       value={kind}
       onChange={({ target }) => {
-        dispatch(edit({ do: "become", kind: target.value as Kind }));
+        // Free keeps every cell where it stands on the sheets that are seen.
+        const stands = target.value === "free" ? standsOf(selectSheets(store.getState())) : undefined;
+        dispatch(edit({ do: "become", kind: target.value as Kind, stands }));
         dispatch(dragging(target.value === "free" ? "cell" : "photo"));
       }}
     >

@@ -3,10 +3,11 @@ import { fromEvent } from "file-selector";
 import type { JobEdit, PhotoRef } from "@wide-quilt/core";
 import type { TakenIn, TakenPhoto } from "@wide-quilt/server/contract";
 import { server } from "../../../api/client.ts";
-import { sentenceOf } from "../../../api/problem.ts";
+import { NoAnswer, sentenceOf } from "../../../api/problem.ts";
 import { store, useAppDispatch } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
-import { photosCame } from "../../../table/openJob.ts";
+import { photosCame, waiting } from "../../../table/openJob.ts";
+import { again } from "../../../table/sending.ts";
 import { noticed } from "../../../table/view.ts";
 import { newId } from "../../../app/ids.ts";
 
@@ -53,7 +54,9 @@ export function useArrivals() {
       };
       const lane = async () => {
         for (let index = next++; index < files.length; index = next++) {
-          const taken = await server.addPhoto(files[index]!, controller.signal);
+          const taken = await sendPatiently(files[index]!, controller.signal, (silent) =>
+            dispatch(waiting(silent)),
+          );
           setArriving((now) => now && { ...now, done: now.done + 1 });
           if ("refused" in taken) setRefused((before) => [...before, taken.refused]);
           come.set(index, taken);
@@ -88,6 +91,26 @@ export function useArrivals() {
     cancel: () => abort.current?.abort(),
     forgetRefused: () => setRefused([]),
   };
+}
+
+/** Sends a photo; a server that is away is waited for, until whoever brought it no longer does. */
+async function sendPatiently(
+  file: File,
+  signal: AbortSignal,
+  onSilent: (silent: boolean) => void,
+): Promise<TakenIn> {
+  for (let tries = 0; ; tries++) {
+    try {
+      const taken = await server.addPhoto(file, signal);
+      if (tries > 0) onSilent(false);
+      return taken;
+    } catch (error) {
+      if (!(error instanceof NoAnswer) || signal.aborted) throw error;
+      onSilent(true);
+      await again(tries);
+      signal.throwIfAborted();
+    }
+  }
 }
 
 /** New photos are added; one that has the name of a photo whose file is missing takes its place. */

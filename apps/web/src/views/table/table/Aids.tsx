@@ -1,6 +1,9 @@
-import { um, type SheetPlan, type SnapLine } from "@wide-quilt/core";
+import { um, type Job, type SheetPlan, type SnapLine } from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
+import { selectJob } from "../../../table/sheets.ts";
 import { useWords } from "../../../words/words.ts";
+
+const NONE: Job["guides"] = { x: [], y: [] };
 
 interface Props {
   sheet: SheetPlan;
@@ -10,7 +13,7 @@ interface Props {
 /** What helps to see and never prints: grid, finished sheet, bleed, safe zone, what may be lost, guides, caught lines. */
 export function Aids({ sheet, px }: Props) {
   const grid = useAppSelector((state) => state.view.grid);
-  const guides = useAppSelector((state) => state.view.guides);
+  const guides = useAppSelector((state) => selectJob(state)?.guides ?? NONE);
   const snapped = useAppSelector((state) => state.view.snapped);
   const [width, height] = [px(sheet.paper.width), px(sheet.paper.height)];
   return (

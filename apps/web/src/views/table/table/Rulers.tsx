@@ -1,13 +1,17 @@
 import { useRef, type PointerEvent } from "react";
-import { nearest, umPer, type SheetPlan } from "@wide-quilt/core";
+import { nearest, umPer, type Job, type SheetPlan } from "@wide-quilt/core";
 import { store, useAppDispatch } from "../../../app/store.ts";
-import { aided } from "../../../table/view.ts";
+import { edit } from "../../../table/edits.ts";
+import { held } from "../../../table/openJob.ts";
+import { selectJob } from "../../../table/sheets.ts";
 import { useWords } from "../../../words/words.ts";
 
 interface Props {
   sheet: SheetPlan;
   px(um: number): number;
 }
+
+const NO_GUIDES: Job["guides"] = { x: [], y: [] };
 
 /** Breadth of a ruler, in CSS pixels. */
 const BREADTH = 16;
@@ -44,6 +48,7 @@ function Ruler({ along, length, beside, px, ppi }: RulerProps) {
   const long = px(length);
   const other = along === "x" ? "y" : "x";
 
+  const guidesNow = () => selectJob(store.getState())?.guides ?? NO_GUIDES;
   const follow = (event: PointerEvent<SVGSVGElement>) => {
     if (dragged.current === null) return;
     const box = event.currentTarget.getBoundingClientRect();
@@ -52,10 +57,10 @@ function Ruler({ along, length, beside, px, ppi }: RulerProps) {
     const at = nearest(
       beside + (along === "x" ? event.clientY - box.top : event.clientX - box.left) * perPixel,
     );
-    const { guides } = store.getState().view;
+    const guides = guidesNow();
     const list = guides[other].filter((_, i) => i !== dragged.current);
     const rounded = nearest(Math.round(at / 500) * 500);
-    dispatch(aided({ guides: { ...guides, [other]: at < beside ? [...list, rounded] : list } }));
+    dispatch(held({ do: "guides", guides: { ...guides, [other]: at < beside ? [...list, rounded] : list } }));
     dragged.current = list.length;
   };
 
@@ -72,10 +77,14 @@ function Ruler({ along, length, beside, px, ppi }: RulerProps) {
       onPointerDown={(event) => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
-        dragged.current = store.getState().view.guides[other].length;
+        dragged.current = guidesNow()[other].length;
       }}
       onPointerMove={follow}
-      onPointerUp={() => (dragged.current = null)}
+      onPointerUp={() => {
+        const made = store.getState().openJob.held;
+        if (dragged.current !== null && made) dispatch(edit(made));
+        dragged.current = null;
+      }}
     >
       {ticks.map((at) => (
         <g key={at} transform={along === "x" ? `translate(${px(at)} 0)` : `translate(0 ${px(at)})`}>

@@ -14,7 +14,7 @@ import {
 import type { Dispatch, State } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectChosen, selectSheet } from "../../../table/sheets.ts";
-import { cellSelected, cellsSelected } from "../../../table/view.ts";
+import { cellSelected, cellsSelected, noticed } from "../../../table/view.ts";
 import { placeEdit, placeOf, shifted } from "./places.ts";
 
 type Thunk = (dispatch: Dispatch, getState: () => State) => void;
@@ -109,8 +109,18 @@ export const duplicateChosen = (): Thunk =>
 
 export const removeChosen = (): Thunk =>
   withChosen(({ cells, dispatch }) => {
+    const free = cells.filter(({ locked }) => !locked);
+    const locked = cells.length - free.length;
+    if (locked > 0) {
+      const said =
+        locked === 1
+          ? "A locked cell stays. Unlock it at the right to remove it."
+          : `${locked} locked cells stay. Unlock them at the right to remove them.`;
+      dispatch(noticed(said));
+    }
+    if (free.length === 0) return;
     dispatch(cellSelected(null));
-    dispatch(edit({ do: "remove cells", cells: cells.map(({ key }) => key) }));
+    dispatch(edit({ do: "remove cells", cells: free.map(({ key }) => key) }));
   });
 
 /** Gives the places of the chosen cells back to the layout. */

@@ -17,7 +17,7 @@ export function snapTargets(
   job: Job,
   sheet: SheetPlan,
   moved: readonly CellPlan[],
-  { guides, grid }: Pick<View, "guides" | "grid">,
+  { grid }: Pick<View, "grid">,
   perPixel: number,
 ): SnapTo {
   const keys = new Set(moved.map(({ key }) => key));
@@ -27,7 +27,7 @@ export function snapTargets(
       .filter(({ key, angle }) => !keys.has(key) && angle === 0)
       .map(({ finished }) => finished),
     areas: [{ ...paper, x: nearest(0), y: nearest(0) }, sheet.trim, layoutArea(job.sheet, sheet.paper)],
-    guides,
+    guides: job.guides,
     grid,
     gap: job.ticket.gap,
     within: nearest(CATCH * perPixel),
