@@ -1,3 +1,3 @@
 /** Stand-ins for machines outside: they speak the open protocols that real ones speak, and keep what they made. */
 export { MODELS, type Model } from "./printer/models.ts";
-export { SimulatedPrinter } from "./printer/simulated.ts";
+export { SimulatedPrinter, type Fault } from "./printer/simulated.ts";

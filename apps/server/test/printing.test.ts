@@ -2,10 +2,11 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { mm, PRINTERS, USUAL_PRESS } from "@wide-quilt/core";
-import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
+import { MODELS, SimulatedPrinter, type Fault } from "@wide-quilt/devices";
 import { JOB_STATES, type PrinterCan } from "@wide-quilt/ipp";
 import type { JobView, ProblemBody, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
+import { times } from "../testing/times.ts";
 import { Client, testFolder } from "./client.ts";
 
 let server: Server;
@@ -217,4 +218,127 @@ describe("printing by IPP", () => {
     expect(lab.jobs).toEqual([]);
     await lab.stop();
   });
+});
+
+describe("a printer that cannot be relied on", () => {
+  const state = async (id: string) => (await client.ask<Run>("GET", `/runs/${id}`)).body;
+  /** Each sheet came out once, counted at the printer. */
+  const expectOnce = ({ names }: SimulatedPrinter, sheets: number) => {
+    expect(names).toHaveLength(sheets);
+    expect(new Set(names).size).toBe(sheets);
+  };
+
+  it.each(["cut before", "cut after", "half an answer", "busy"] as Fault[])(
+    "%s, at every third message: each sheet comes out once",
+    async (fault) => {
+      const lab = await simulated("lab", 20);
+      let messages = 0;
+      lab.fault = () => (++messages % 3 === 0 ? fault : null);
+      const { id } = await print(await jobFor(lab.address, 24));
+      expect((await client.ended(id)).state).toBe("done");
+      expectOnce(lab, 3);
+      await lab.stop();
+    },
+  );
+
+  it("that forgets what it printed is never sent a sheet again unasked", async () => {
+    const lab = await simulated("lab", 20);
+    lab.forgets = true;
+    const { id } = await print(await jobFor(lab.address, 32));
+    await expect.poll(async () => (await state(id)).state).toBe("asking");
+    expect(await state(id)).toMatchObject({ inDoubt: 1 });
+    expectOnce(lab, 1);
+    // Nothing happens by itself, whatever is pressed.
+    await client.ask("POST", `/runs/${id}/resume`);
+    expect((await state(id)).state).toBe("asking");
+    await client.ask("POST", `/runs/${id}/answer`, { cameOut: true });
+    // What was seen being printed after that is taken to be out; what was over before anyone looked is asked about.
+    for (;;) {
+      const now = await client.ended(id);
+      if (now.state === "done") break;
+      expect(now.state).toBe("asking");
+      expectOnce(lab, now.inDoubt!);
+      await client.ask("POST", `/runs/${id}/answer`, { cameOut: true });
+    }
+    expectOnce(lab, 4);
+    await lab.stop();
+  });
+
+  it("is sent a sheet again where a person says that it did not come out", async () => {
+    const lab = await simulated("lab", 20);
+    lab.forgets = true;
+    const { id } = await print(await jobFor(lab.address, 8));
+    await expect.poll(async () => (await state(id)).state).toBe("asking");
+    lab.forgets = false;
+    await client.ask("POST", `/runs/${id}/answer`, { cameOut: false });
+    expect((await client.ended(id)).state).toBe("done");
+    expect(lab.names).toHaveLength(2);
+    await lab.stop();
+  });
+
+  it("and answers a byte at a time is let go of at once", async () => {
+    const lab = await simulated("lab", 20);
+    lab.fault = () => "drips";
+    const { id } = await print(await jobFor(lab.address, 8));
+    await expect.poll(async () => (await state(id)).state).toBe("painting");
+    const since = Date.now();
+    await client.ask("DELETE", `/runs/${id}`);
+    expect((await client.ended(id)).state).toBe("cancelled");
+    expect(Date.now() - since).toBeLessThan(3000);
+    await lab.stop();
+  });
+
+  it("and cannot be told that a print is taken back may still print it, and that is said", async () => {
+    const lab = await simulated("lab", 1500);
+    const { id } = await print(await jobFor(lab.address, 24));
+    await expect.poll(() => lab.jobs.length).toBe(1);
+    lab.fault = () => "cut before";
+    await client.ask("DELETE", `/runs/${id}`);
+    const run = await client.ended(id);
+    expect(run).toMatchObject({
+      state: "cancelled",
+      why: expect.stringMatching(/Sheet 1 may still come out/),
+    });
+    lab.fault = null;
+    await client.ask("POST", `/runs/${id}/resume`);
+    expect((await client.ended(id)).state).toBe("done");
+    expectOnce(lab, 3);
+    await lab.stop();
+  });
+
+  it("does not hold up files, nor another printer; why a run waits is said", async () => {
+    const [empty, other] = await Promise.all([simulated("lab"), simulated("lab")]);
+    empty.putPaper(0);
+    const first = await print(await jobFor(empty.address, 8));
+    const second = await print(await jobFor(empty.address, 8));
+    await expect.poll(async () => (await state(first.id)).waits ?? "").toContain("out of paper");
+    expect((await state(second.id)).waits).toMatch(/Shore is printing “Badges” first/);
+    const elsewhere = await print(await jobFor(other.address, 8));
+    expect((await client.ended(elsewhere.id)).state).toBe("done");
+    const file = await client.startRun(await jobFor(null));
+    expect((await client.ended(file.body.id)).state).toBe("done");
+    empty.putPaper(9);
+    expect((await client.ended(first.id)).state).toBe("done");
+    expect((await client.ended(second.id)).state).toBe("done");
+    expectOnce(empty, 2);
+    await Promise.all([empty.stop(), other.stop()]);
+  });
+
+  it(
+    "killed thrice while a hundred sheets are printed prints a hundred",
+    async () => {
+      const lab = await simulated("lab", 15);
+      const { id } = await print(await jobFor(lab.address, times(30, 100) * 8));
+      for (let kill = 1; kill <= 3; kill++) {
+        await expect.poll(() => lab.names.length, { timeout: 120_000 }).toBeGreaterThan(kill * times(6, 25));
+        await server.kill();
+        server = await Server.start(data);
+        client = new Client(server);
+      }
+      expect((await client.ended(id)).state).toBe("done");
+      expectOnce(lab, times(30, 100));
+      await lab.stop();
+    },
+    times(200_000, 600_000),
+  );
 });

@@ -12,6 +12,15 @@ import { printPage } from "./paper.ts";
 /** The most that one document may have. */
 const MOST_BYTES = 512 * 1024 ** 2;
 
+/**
+ * What can be the matter with the line to it: broken off before it has heard anything, after it has done what was asked,
+ * or in the middle of its answer; an answer that comes a byte at a time; or it says that it is busy.
+ */
+export type Fault = "cut before" | "cut after" | "half an answer" | "drips" | "busy";
+
+/** Milliseconds between two bytes of an answer that drips. */
+const DRIP = 1000;
+
 export interface PrinterOptions {
   /** Where what it printed is kept, as pictures. */
   folder: string;
@@ -27,10 +36,17 @@ export interface PrinterOptions {
 export class SimulatedPrinter implements Machine {
   readonly jobs: PrintJob[] = [];
   readonly prints: string[] = [];
+  /** The name of the job of each print. */
+  readonly names: string[] = [];
+  /** What is the matter with the line; asked anew at each message. */
+  fault: (() => Fault | null) | null = null;
+  /** Whether it knows nothing of jobs any more once they are over, as RFC 8011 (5.3.7.3) leaves it to printers. */
+  forgets = false;
   private readonly documents = new Map<number, Buffer>();
   private readonly switchedOn = Date.now();
   private sheets = Infinity;
   private working = false;
+  private last = 0;
   private server: Server | null = null;
   private port = 0;
 
@@ -72,7 +88,7 @@ export class SimulatedPrinter implements Machine {
   }
 
   add(job: Omit<PrintJob, "id" | "createdAt">): PrintJob {
-    const added = { ...job, id: this.jobs.length + 1, createdAt: this.upTime() };
+    const added = { ...job, id: ++this.last, createdAt: this.upTime() };
     this.jobs.push(added);
     return added;
   }
@@ -91,6 +107,9 @@ export class SimulatedPrinter implements Machine {
   }
 
   private async serve(request: IncomingMessage, response: ServerResponse): Promise<void> {
+    const fault = this.fault?.() ?? null;
+    if (fault === "cut before") return void request.destroy();
+    if (fault === "busy") return void response.writeHead(503).end();
     const parts: Buffer[] = [];
     let length = 0;
     for await (const part of request as AsyncIterable<Buffer>) {
@@ -102,7 +121,18 @@ export class SimulatedPrinter implements Machine {
       return servePage(this, request, response);
     }
     const body = answer(this, Buffer.concat(parts));
-    response.writeHead(200, { "Content-Type": "application/ipp", "Content-Length": body.length }).end(body);
+    if (fault === "cut after") return void request.destroy();
+    response.writeHead(200, { "Content-Type": "application/ipp", "Content-Length": body.length });
+    if (fault === "half an answer") {
+      response.write(body.subarray(0, body.length / 2), () => request.destroy());
+    } else if (fault === "drips") {
+      let at = 0;
+      const drop = setInterval(
+        () => (at < body.length ? response.write(body.subarray(at, ++at)) : response.end()),
+        DRIP,
+      );
+      response.on("close", () => clearInterval(drop));
+    } else response.end(body);
   }
 
   /** Prints waiting jobs one after the other, as long as there is paper. */
@@ -152,10 +182,12 @@ export class SimulatedPrinter implements Machine {
     }
     job.endedAt = this.upTime();
     this.documents.delete(job.id);
+    if (this.forgets) this.jobs.splice(this.jobs.indexOf(job), 1);
   }
 
   private async keep(job: PrintJob, page: PagePicture): Promise<void> {
     job.printed++;
+    this.names.push(job.name);
     const base = `${String(job.id).padStart(4, "0")}-${job.printed}`;
     const pieces = await printPage(page, job, this.model);
     for (const [i, data] of pieces.entries()) {

@@ -38,7 +38,12 @@ export class GraphicsService {
       return { id, name, proportion, said };
     } catch (error) {
       if (!(error instanceof BadPhoto)) throw error;
-      throw new Problem(422, "bad-graphic", "Not a graphic that can be used", `${name}: ${error.message}`);
+      throw new Problem(
+        422,
+        "bad-graphic",
+        "Not a graphic that can be used",
+        `“${name.slice(0, 80)}”: ${error.message}`,
+      );
     } finally {
       await Promise.all([rm(path, { force: true }), rm(to, { force: true })]);
     }

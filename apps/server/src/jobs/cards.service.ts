@@ -1,5 +1,4 @@
 import { Inject, Injectable } from "@nestjs/common";
-import type { JobCardView } from "../contract.ts";
 import { PaintersService } from "../press/painters.service.ts";
 import { JobsService } from "./jobs.service.ts";
 
@@ -9,14 +8,15 @@ const MOST = 300;
 /** Pictures of jobs for lists: laid out in a process of its own, once for each version. */
 @Injectable()
 export class CardsService {
-  private readonly cards = new Map<string, Promise<JobCardView>>();
+  private readonly cards = new Map<string, Promise<string>>();
 
   constructor(
     @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(PaintersService) private readonly painters: PaintersService,
   ) {}
 
-  of(id: string): Promise<JobCardView> {
+  /** A job’s card (`JobCardView`) as JSON. */
+  of(id: string): Promise<string> {
     const { job, version } = this.jobs.jobNow(id);
     const key = `${id} ${version}`;
     const known = this.cards.get(key);

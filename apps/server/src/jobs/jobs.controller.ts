@@ -17,7 +17,7 @@ import { attachment } from "../web/attachment.ts";
 import { AskJob, PutInBin, SendEdits, StartJob, WalkSteps } from "./jobs.dto.ts";
 import { CardsService } from "./cards.service.ts";
 import { JobsService } from "./jobs.service.ts";
-import type { JobCardView, JobChange, JobSummary, JobView } from "../contract.ts";
+import type { JobChange, JobSummary, JobView } from "../contract.ts";
 
 @ApiTags("Jobs")
 @Controller("api/jobs")
@@ -54,8 +54,8 @@ export class JobsController {
 
   @Get(":id/card")
   @ApiOperation({ summary: "The job’s first sheet, and the sums that its card shows" })
-  card(@Param("id") id: string): Promise<JobCardView> {
-    return this.cards.of(id);
+  async card(@Param("id") id: string, @Res() response: Response): Promise<void> {
+    response.type("application/json").send(await this.cards.of(id));
   }
 
   @Get(":id/file")

@@ -1,5 +1,6 @@
 import { existsSync } from "node:fs";
 import { stat, writeFile } from "node:fs/promises";
+import { deserialize } from "node:v8";
 import { coarse, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
@@ -17,7 +18,7 @@ import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
 import { sheetsToWrite } from "./planning.ts";
 import { makeRaster } from "./raster.ts";
-import type { LookTask, PaintedPart, PaintPart, PaintSetup, Planned, WeighTask } from "./task.ts";
+import type { LookTask, PackedPlan, PaintedPart, PaintPart, PaintSetup, Planned, WeighTask } from "./task.ts";
 
 /** Quality of the picture that stands in for a file which is not shown as it is. */
 const PICTURE_QUALITY = 90;
@@ -39,7 +40,8 @@ export async function paintPart(
 
 /** Paints one sheet to be looked at, and a picture of it where a browser does not show the file. */
 export async function paintLook(task: LookTask, watch: Watch): Promise<PaintedPart> {
-  const { plan, path, picture, job } = task;
+  const { path, picture, job } = task;
+  const plan = unpacked(task.plan);
   const covered = await paintFile([plan], path, fileSetup(task), watch);
   const found = covered === null ? [] : [covered];
   if (picture) {
@@ -53,7 +55,8 @@ export async function paintLook(task: LookTask, watch: Watch): Promise<PaintedPa
 
 /** How many bytes a sheet has at each of some JPEG qualities. */
 export async function weigh(task: WeighTask, watch: Watch): Promise<number[]> {
-  const { plan, qualities, job } = task;
+  const { qualities, job } = task;
+  const plan = unpacked(task.plan);
   const space = await paintSpace(colourOf(task));
   const pixels = await paintSheet(plan, fileOf(task), watch, { space, medium: job.press.medium });
   return jpegSizes(pixels, plan.ppi, job.press.file, qualities);
@@ -86,6 +89,8 @@ async function inksOf(sheets: readonly SheetPlan[], setup: PaintSetup, watch: Wa
   }
   return covered;
 }
+
+const unpacked = (plan: PackedPlan): SheetPlan => deserialize(plan) as SheetPlan;
 
 const fileSetup = (setup: PaintSetup) => ({
   press: setup.job.press,

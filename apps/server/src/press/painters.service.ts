@@ -2,7 +2,6 @@ import { availableParallelism } from "node:os";
 import { Inject, Injectable, type OnModuleDestroy } from "@nestjs/common";
 import type { Job, PhotoRecord } from "@wide-quilt/core";
 import { Cancelled, type Progress } from "@wide-quilt/painters";
-import type { JobCardView } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Ended, type Helper, type Terms } from "../processes/helper.ts";
@@ -79,7 +78,8 @@ export class PaintersService implements OnModuleDestroy {
     return this.plan("look", { job, records: this.records(job), sheet, wide } satisfies PlanLook);
   }
 
-  card(job: Job): Promise<JobCardView> {
+  /** What a job’s card shows (`JobCardView`), as JSON. */
+  card(job: Job): Promise<string> {
     return this.plan("card", { job, records: this.records(job) } satisfies Planned);
   }
 

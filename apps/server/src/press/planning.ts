@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import { serialize } from "node:v8";
 import {
   arrange,
   check,
@@ -73,14 +74,14 @@ export function planLook({ sheet, wide, ...planned }: PlanLook): LookPlan {
     .update(JSON.stringify([plan, job.name, { ...job.press, print: null }]))
     .digest("hex")
     .slice(0, 32);
-  return { plan, sheets: sheets.length, id };
+  return { plan: serialize(plan), pixels: plan.pixels, id };
 }
 
-/** What a job’s card shows. */
-export function planCard({ job, records }: Planned): JobCardView {
+/** What a job’s card shows, as JSON: a sheet of thousands of cells is not read and written again on its way. */
+export function planCard({ job, records }: Planned): string {
   const sheets = arrange(job, records);
   const total = sums(job, records, sheets);
-  return {
+  const card: JobCardView = {
     sheet: sheets[0] ?? null,
     sheets: total.sheets,
     pieces: total.layout.pieces,
@@ -88,4 +89,5 @@ export function planCard({ job, records }: Planned): JobCardView {
     ppi: job.sheet.ppi,
     size: job.ticket.kind === "copies" ? job.ticket.size : null,
   };
+  return JSON.stringify(card);
 }

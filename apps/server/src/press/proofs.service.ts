@@ -53,7 +53,7 @@ export class ProofsService {
   async ask(jobId: string, { sheet, wide }: AskProof): Promise<Proof> {
     const own = this.jobs.job(jobId);
     const job = wide ? forSoftProof(own) : own;
-    const { plan, id } = await this.painters.planLook(job, { sheet, wide });
+    const { plan, pixels, id } = await this.painters.planLook(job, { sheet, wide });
     const { format } = job.press.file;
     const known = this.proofs.get(id);
     if (known && (known.state === "painting" || known.state === "done")) return shown(known);
@@ -67,7 +67,7 @@ export class ProofsService {
       sheet,
       bytes: null,
       coverage: null,
-      pixels: plan.pixels,
+      pixels,
       why: null,
       stop: new AbortController(),
       picture,

@@ -45,7 +45,7 @@ export interface PaintedPart {
 
 /** A sheet that is painted to be looked at. */
 export interface LookTask extends PaintSetup {
-  plan: SheetPlan;
+  plan: PackedPlan;
   /** Where the file goes. */
   path: string;
   /** Where an sRGB picture of it goes, for a file that a browser does not show as it is. */
@@ -54,7 +54,7 @@ export interface LookTask extends PaintSetup {
 
 /** A sheet that is weighed at some JPEG qualities. */
 export interface WeighTask extends PaintSetup {
-  plan: SheetPlan;
+  plan: PackedPlan;
   qualities: number[];
 }
 
@@ -70,10 +70,13 @@ export interface PlanRun extends Planned {
   naming: Pick<RunNaming, "rule" | "start" | "each">;
 }
 
+/** A plan on its way from one process of ours to another (v8’s serialisation): whoever passes it on does not read it. */
+export type PackedPlan = Uint8Array;
+
 /** A sheet to look at: its plan, and a name of everything that its picture depends on. */
 export interface LookPlan {
-  plan: SheetPlan;
-  sheets: number;
+  plan: PackedPlan;
+  pixels: SheetPlan["pixels"];
   id: string;
 }
 export interface PlanLook extends Planned {

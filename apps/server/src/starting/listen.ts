@@ -2,6 +2,7 @@ import { createServer, type RequestListener, type Server } from "node:http";
 import { expectFree } from "../data/claim.ts";
 import { Refused } from "../data/refused.ts";
 import type { Options } from "../options.ts";
+import { Problem } from "../safety/problem.ts";
 
 /** A server that has its port, and answers that it is starting until it is given something else to answer with. */
 export interface Listening {
@@ -17,6 +18,10 @@ const GRACE = 1500;
 export async function listen({ port, host, data, base }: Options): Promise<Listening> {
   let answer: RequestListener = starting;
   const server = createServer((request, response) => answer(request, response));
+  server.on("clientError", (error, socket) => {
+    // What is no HTTP is told so in the same form as everything else that is refused.
+    if (socket.writable) socket.end(notHttp(error.message));
+  });
   await new Promise<void>((resolve, reject) => {
     server.once("error", (error: NodeJS.ErrnoException) => {
       try {
@@ -53,6 +58,12 @@ function refused(
     default:
       return error;
   }
+}
+
+function notHttp(why: string): string {
+  const sentence = `This is no request that is understood: ${why.replace(/^Parse Error: /, "")}.`;
+  const body = JSON.stringify(new Problem(400, "bad-request", "Not understood", sentence).body());
+  return `HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Type: application/problem+json\r\nContent-Length: ${Buffer.byteLength(body)}\r\n\r\n${body}`;
 }
 
 const starting: RequestListener = (_, response) => {

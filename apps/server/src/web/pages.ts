@@ -6,6 +6,7 @@ import express, { Router, type NextFunction, type Request, type Response } from 
 import type { Options } from "../options.ts";
 import { sendProblem } from "../safety/problem.filter.ts";
 import { Problem } from "../safety/problem.ts";
+import { longestStall } from "./stalls.ts";
 
 const DIST = fileURLToPath(new URL("../../web/dist", import.meta.url));
 
@@ -30,7 +31,10 @@ export function pages({ base }: Pick<Options, "base">): Router {
     response.setHeader(BUILD_HEADER, build);
     next();
   });
-  router.get("/health", (_, response) => void response.json({ ok: true, build }));
+  router.get(
+    "/health",
+    (_, response) => void response.json({ ok: true, build, longestStall: longestStall() }),
+  );
   router.get("/problems/:type", (request, response) => {
     response
       .type("text/plain")

@@ -20,14 +20,21 @@ export function oneFile(field: string, most: number, what: string) {
   };
 }
 
-const notTaken = (error: unknown, most: number, what: string): unknown =>
-  error instanceof multer.MulterError
+function notTaken(error: unknown, most: number, what: string): Problem {
+  const why = error instanceof Error ? error.message : String(error);
+  const isTooLarge = error instanceof multer.MulterError && error.code === "LIMIT_FILE_SIZE";
+  // Forms are read by a library whose errors are all of what was sent.
+  return isTooLarge
     ? new Problem(
         422,
         `bad-${what}`,
         `Not a ${what} that can be used`,
-        error.code === "LIMIT_FILE_SIZE"
-          ? `The file is larger than ${most / 1024 ** 2} MB, the most that is read as a ${what}. Save it smaller.`
-          : `The upload was not understood: ${error.message}.`,
+        `The file is larger than ${most / 1024 ** 2} MB, the most that is read as a ${what}. Save it smaller.`,
       )
-    : error;
+    : new Problem(
+        400,
+        "bad-upload",
+        "Upload not understood",
+        `The upload was not understood: ${why.slice(0, 200)}.`,
+      );
+}

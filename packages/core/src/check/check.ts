@@ -7,6 +7,7 @@ import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
+import { mostPieces } from "./rules/mostPieces.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
 import { paperEdge } from "./rules/paperEdge.ts";
 import { press, trueSize } from "./rules/press.ts";
@@ -19,6 +20,7 @@ import { words as wordsRule } from "./rules/words.ts";
 const RULES: readonly Rule[] = [
   nothingFits,
   tooLarge,
+  mostPieces,
   sheetPixels,
   emptyCells,
   faces,

@@ -34,7 +34,13 @@ export const count = ({ least, most }: { least: number; most: number }, about: s
     .max(most, `must be at most ${most}`)
     .describe(about);
 
-export const name = z.string().trim().min(1, "must not be empty").max(200, "must be at most 200 characters");
+export const name = z
+  .string()
+  // Half a letter of UTF-16 cannot be written in any file.
+  .overwrite((text) => text.toWellFormed())
+  .trim()
+  .min(1, "must not be empty")
+  .max(200, "must be at most 200 characters");
 
 export const colour = z
   .string()

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { applyEdit } from "../../edit/index.ts";
 import type { Job, SheetSetup } from "../../job/index.ts";
 import { mm } from "../../length/index.ts";
+import { check } from "../../check/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { PRINTERS, printerOfJob } from "../../printer/index.ts";
 import { freshJob, layOut, type TicketOf } from "../index.ts";
@@ -82,4 +83,21 @@ it("takes the printer's edges off the paper as it lies", () => {
   expect(printable("portrait")).toEqual({ x: 3400, y: 3000, width: 94_800, height: 136_900 });
   // A quarter clockwise: what was the bottom is at the left.
   expect(printable("landscape")).toEqual({ x: 12_500, y: 3400, width: 136_900, height: 94_800 });
+});
+
+it("lays ten thousand pieces at most, soon, and says how many more there could be", () => {
+  let job = freshJob("copies", "Specks");
+  job = applyEdit(job, {
+    do: "sheet",
+    change: { paper: { name: "Roll", width: mm(5000), height: mm(5000) } },
+  });
+  for (const turnPieces of ["never", "each"] as const) {
+    const change = { size: { width: mm(3), height: mm(3) }, gap: mm(0), copies: "fit", turnPieces } as const;
+    const specks = applyEdit(job, { do: "ticket", change });
+    const sheets = arrange(specks, {});
+    // 1666 by 1666 would fit on five metres square.
+    expect(sheets.map(({ cells }) => cells.length)).toEqual([10_000]);
+    const said = check(specks, {}, sheets).map(({ sentence }) => sentence);
+    expect(said).toContainEqual(expect.stringMatching(/^2775556 pieces would fit, and 10000 are laid/));
+  }
 });

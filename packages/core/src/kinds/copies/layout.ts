@@ -1,6 +1,6 @@
 import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
 import { blockFor, fitGrid, mostOf, type GridFit, type MostQuestion } from "../../fit/index.ts";
-import type { Job } from "../../job/index.ts";
+import { LIMITS, type Job } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import { remembered } from "../../remembered.ts";
 import { layoutArea, waysToLie } from "../area.ts";
@@ -35,7 +35,8 @@ export function layOutCopies(job: Job, ticket: CopiesTicket): Layout {
   const ways = waysToLie(sheet, sheet.paper).map((lying) => wayOf(job, ticket, lying));
   // The first of equals: upright paper with upright pieces, so that nothing is turned for no gain.
   const way = ways.reduce((best, other) => (other.count > best.count ? other : best));
-  const pieces = ticket.copies === "fit" ? way.count : ticket.copies;
+  // More cells than that nobody can look at or cut, and laying them out takes as long.
+  const pieces = ticket.copies === "fit" ? Math.min(way.count, LIMITS.copies.most) : ticket.copies;
   const sheets = way.count === 0 ? 0 : Math.ceil(pieces / way.count);
   // Several sheets share one grid, so that the stops of the trimmer are the same for all.
   const block = sheets > 1 ? way.grid : blockFor(pieces, way.grid);
@@ -72,7 +73,7 @@ function wayOf({ sheet }: Job, ticket: CopiesTicket, lying: Size): Way {
   const { size: piece, gap, cuts, turnPieces } = ticket;
   const area = layoutArea(sheet, lying);
   const grid = fitGrid({ piece, area, gap }, turnPieces === "never" ? "upright" : "better");
-  if (turnPieces !== "each") {
+  if (turnPieces !== "each" || grid.count >= LIMITS.copies.most) {
     return { lying, area, grid, blocks: null, count: grid.count, proved: undefined };
   }
   const { width, height } = area;
