@@ -108,7 +108,7 @@ export class SimulatedPrinter implements Machine {
 
   private async serve(request: IncomingMessage, response: ServerResponse): Promise<void> {
     const fault = this.fault?.() ?? null;
-    if (fault === "cut before") return void request.destroy();
+    if (fault === "cut before") return void request.socket.destroy();
     if (fault === "busy") return void response.writeHead(503).end();
     const parts: Buffer[] = [];
     let length = 0;
@@ -121,10 +121,10 @@ export class SimulatedPrinter implements Machine {
       return servePage(this, request, response);
     }
     const body = answer(this, Buffer.concat(parts));
-    if (fault === "cut after") return void request.destroy();
+    if (fault === "cut after") return void request.socket.destroy();
     response.writeHead(200, { "Content-Type": "application/ipp", "Content-Length": body.length });
     if (fault === "half an answer") {
-      response.write(body.subarray(0, body.length / 2), () => request.destroy());
+      response.write(body.subarray(0, body.length / 2), () => request.socket.destroy());
     } else if (fault === "drips") {
       let at = 0;
       const drop = setInterval(

@@ -239,7 +239,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     const { id } = row;
     const made = row.printer ? this.making.print(row, here) : this.making.write(row, here);
     const end = await made.catch((error: unknown): Partial<RunRow> => {
-      if (error instanceof Cancelled) return { state: here.then ?? "cancelled" };
+      if (error instanceof Cancelled || here.stop.signal.aborted) return { state: here.then ?? "cancelled" };
       const isSaid = error instanceof PrinterFault || error instanceof GivenUp;
       if (isSaid) return { state: "failed", why: error.message };
       return { state: "failed", why: error instanceof Problem ? error.detail : notPainted(error) };
