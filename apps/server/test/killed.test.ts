@@ -6,6 +6,7 @@ import { expect, it } from "vitest";
 import { chance, mm, USUAL_PRESS } from "@wide-quilt/core";
 import type { JobView, RunList } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
+import { times } from "../testing/times.ts";
 import { Client, testFolder } from "./client.ts";
 
 const started = async (data: string) => {
@@ -74,7 +75,7 @@ it("killed while writing, it goes on by itself: every run of the queue ends once
   for (let i = 0; i < 10; i++)
     asked.push((await client.startRun(id, { rule: `Run ${i} [sheet]`, folder: `${i % 3}` })).body.id);
   const pause = chance(6);
-  for (let kill = 0; kill < 20; kill++) {
+  for (let kill = 0; kill < times(6, 20); kill++) {
     // Anywhere from before the first painting to well inside some.
     await new Promise((go) => setTimeout(go, pause() * 350));
     await server.kill();

@@ -39,6 +39,17 @@ export class Server {
     return { code: status, said: stderr };
   }
 
+  /** Starts it and ends it as a power cut would, after so many milliseconds, ready or not. */
+  static async killedAfter(data: string, time: number): Promise<void> {
+    const child = spawn(process.execPath, [MAIN, "--data", data, "--port", "0", "--empty"], {
+      stdio: "ignore",
+    });
+    const gone = once(child, "exit");
+    const timer = setTimeout(() => child.kill("SIGKILL"), time);
+    await gone;
+    clearTimeout(timer);
+  }
+
   private static async run(data: string, ...more: string[]): Promise<Server> {
     const args = [
       "--max-semi-space-size=64",
