@@ -6,6 +6,7 @@ const { ensureTools } = await import("./tools.mjs");
 await ensureTools();
 run("node", ["scripts/types.mjs"]);
 runBin("eslint", ["."]);
+run("node", ["scripts/notice.mjs", "--check"]);
 runBin("prettier", ["--check", "--log-level", "warn", "."]);
 await ensureBuilt();
 runBin("vitest", ["run"]);

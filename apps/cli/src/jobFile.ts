@@ -12,7 +12,8 @@ export async function readJobFile(path: string): Promise<Job> {
   }
   let value: unknown;
   try {
-    value = JSON.parse(text);
+    // Some editors begin a file with a mark of its byte order.
+    value = JSON.parse(text.replace(/^\uFEFF/, ""));
   } catch {
     throw new Said(`${path} is not a job file: it is not JSON.`);
   }

@@ -1,6 +1,7 @@
 import { parseArgs } from "node:util";
 import { arrange, check, LIMITS, type Finding } from "@wide-quilt/core";
 import { readJobFile } from "./jobFile.ts";
+import { kept } from "./kept.ts";
 import { findPhotos } from "./photoFolder.ts";
 import { render } from "./render.ts";
 import { Said } from "./said.ts";
@@ -9,6 +10,7 @@ const USAGE = `Usage:
   npx wide-quilt render JOB.json --photos DIR --out sheet.jpg [--ppi 300] [--quality 92]
   npx wide-quilt arrange JOB.json [--photos DIR]     the plan of the sheets as JSON
   npx wide-quilt check JOB.json [--photos DIR]       what would spoil the print; ends with 1 where something is wrong
+  npx wide-quilt kept [--data DIR] [--clear]         what a running Wide Quilt keeps; clears what nothing uses
 
   --out       ends in .jpg, .png, .tif, .pdf or .svg; several sheets become numbered files
   --photos    the folder that the job's photos lie in`;
@@ -21,6 +23,10 @@ async function run(args: string[]): Promise<number> {
   const [command, file] = positionals;
   if (values.help || command === undefined) {
     console.log(USAGE);
+    return 0;
+  }
+  if (command === "kept" && positionals.length === 1) {
+    for (const line of await kept(values.data, values.clear)) console.log(line);
     return 0;
   }
   if (!["render", "arrange", "check"].includes(command) || file === undefined || positionals.length > 2) {
@@ -56,6 +62,8 @@ function read(args: string[]) {
         out: { type: "string" },
         ppi: { type: "string" },
         quality: { type: "string" },
+        data: { type: "string" },
+        clear: { type: "boolean", default: false },
         help: { type: "boolean", default: false },
       },
     });

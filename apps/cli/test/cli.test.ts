@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, symlinkSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -13,7 +13,7 @@ const folder = mkdtempSync(join(tmpdir(), "wide-quilt-cli-"));
 const photos = join(folder, "photos");
 
 const shell = (...args: string[]) =>
-  spawnSync(process.execPath, [MAIN, ...args], { encoding: "utf8", cwd: folder });
+  spawnSync(process.execPath, [MAIN, ...args], { encoding: "utf8", cwd: folder, timeout: 30_000 });
 
 beforeAll(async () => {
   mkdirSync(photos);
@@ -73,6 +73,37 @@ describe("npx wide-quilt", () => {
     const job = readFileSync(EXAMPLE, "utf8").replaceAll('"portrait"', `"${hash}"`);
     writeFileSync(join(folder, "hashed.json"), job);
     expect(shell("check", "hashed.json", "--photos", renamed).status).toBe(0);
+  });
+
+  it("looks at nothing outside its folder, takes links and marks of byte order, and knows a photo by its bytes", async () => {
+    const here = mkdtempSync(join(tmpdir(), "wide-quilt-links-"));
+    symlinkSync(join(photos, "MS-041.jpg"), join(here, "MS-041.jpg"));
+    writeFileSync(join(folder, "marked.json"), `\ufeff${readFileSync(EXAMPLE, "utf8")}`);
+    expect(shell("check", "marked.json", "--photos", here).status).toBe(0);
+    mkdirSync(join(here, "inside"));
+    const outside = readFileSync(EXAMPLE, "utf8").replaceAll("MS-041.jpg", "../MS-041.jpg");
+    writeFileSync(join(folder, "outside.json"), outside);
+    const refused = shell("render", "outside.json", "--photos", join(here, "inside"), "--out", "x.jpg");
+    expect([refused.status, refused.stderr]).toEqual([2, expect.stringMatching(/not in the folder: \.\.\/MS-041/)]);
+    // Another photo under the same name is not the one that the job means.
+    const hash = spawnSync("/usr/bin/b3sum", ["--no-names", join(photos, "MS-041.jpg")], { encoding: "utf8" }).stdout.trim();
+    writeFileSync(join(folder, "exact.json"), readFileSync(EXAMPLE, "utf8").replaceAll('"portrait"', `"${hash}"`));
+    const other = mkdtempSync(join(tmpdir(), "wide-quilt-other-"));
+    await sharp({ create: { width: 1400, height: 1800, channels: 3, background: "#aa0000" } }).jpeg().toFile(join(other, "MS-041.jpg"));
+    expect(shell("render", "exact.json", "--photos", other, "--out", "x.jpg").stderr).toMatch(/not in the folder: MS-041/);
+    copyFileSync(join(photos, "MS-041.jpg"), join(other, "renamed.jpg"));
+    expect(shell("check", "exact.json", "--photos", other).status).toBe(0);
+  });
+
+  it("ends soon whatever is asked for as a name", () => {
+    const done = shell("render", EXAMPLE, "--photos", photos, "--out", `${"a[b".repeat(20_000)}.png`);
+    expect(done.status).not.toBeNull();
+    expect(done.signal).toBeNull();
+  });
+
+  it("says that nothing runs over a folder, where what is kept is asked for", () => {
+    const done = shell("kept", "--data", folder);
+    expect([done.status, done.stderr]).toEqual([2, expect.stringMatching(/No Wide Quilt runs over/)]);
   });
 
   it.each([

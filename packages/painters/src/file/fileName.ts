@@ -4,9 +4,15 @@ const REFUSED = /[<>:"/\\|?*\u0000-\u001f\u007f]/g;
 /** Names that Windows keeps for devices, whatever their ending. */
 const DEVICES = /^(con|prn|aux|nul|com\d|lpt\d)$/i;
 
+/** Characters of a name that are looked at. */
+const MOST_READ = 1000;
+
 /** A name that every file system takes, as near to what was asked for as can be. */
 export function fileName(asked: string): string {
   const plain = asked
+    // No more than could be left in the end: what is asked for may be a book.
+    .slice(0, MOST_READ)
+    .toWellFormed()
     .normalize("NFC")
     .replaceAll(REFUSED, "-")
     .replaceAll(/\s+/g, " ")

@@ -13,6 +13,7 @@ import { WayToJobs } from "../../app/Way.tsx";
 import { atPlaces, usePlaces } from "../../places/places.ts";
 import { button } from "../../ui/button.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
+import { KeptCard } from "./KeptCard.tsx";
 import { PrinterEditor } from "./PrinterEditor.tsx";
 import { PrinterRow } from "./PrinterRow.tsx";
 import { ProfilesCard } from "./ProfilesCard.tsx";
@@ -87,6 +88,7 @@ export function SizesView() {
         <aside className="flex flex-col gap-8">
           <ProfilesCard profiles={profiles} />
           <ScreenCard />
+          <KeptCard />
         </aside>
       </main>
       {edited && (
