@@ -141,8 +141,8 @@ it(
       expect(run, run.why ?? "").toMatchObject({ state: "done" });
     }
     // All of it was really going on.
-  for (const done of [photos.size, placed.length, runs.size]) expect(done).toBeGreaterThan(times(14, 160));
-  expect(new Set(lab.names).size, "every print once").toBe(lab.names.length);
+    for (const done of [photos.size, placed.length, runs.size]) expect(done).toBeGreaterThan(times(14, 160));
+    expect(new Set(lab.names).size, "every print once").toBe(lab.names.length);
     const all = await Promise.all(
       [...runs].map(async (id) => (await client.ask<Run>("GET", `/runs/${id}`)).body),
     );

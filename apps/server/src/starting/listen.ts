@@ -11,6 +11,8 @@ export interface Listening {
   close(): Promise<void>;
 }
 
+/** How long a line that nobody uses is kept, in milliseconds. */
+const KEEP_ALIVE = 75_000;
 /** How long what is under way has to come to its end when the server stops, in milliseconds. */
 const GRACE = 1500;
 
@@ -18,6 +20,9 @@ const GRACE = 1500;
 export async function listen({ port, host, data, base }: Options): Promise<Listening> {
   let answer: RequestListener = starting;
   const server = createServer((request, response) => answer(request, response));
+  // Longer than browsers and proxies keep a line that nobody uses: whoever closes it first must not be us.
+  server.keepAliveTimeout = KEEP_ALIVE;
+  server.headersTimeout = KEEP_ALIVE + 5000;
   server.on("clientError", (error, socket) => {
     // What is no HTTP is told so in the same form as everything else that is refused.
     if (socket.writable) socket.end(notHttp(error.message));

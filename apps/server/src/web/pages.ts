@@ -3,6 +3,7 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import express, { Router, type NextFunction, type Request, type Response } from "express";
+import { Refused } from "../data/refused.ts";
 import type { Options } from "../options.ts";
 import { sendProblem } from "../safety/problem.filter.ts";
 import { Problem } from "../safety/problem.ts";
@@ -18,7 +19,7 @@ export const BUILD_HEADER = "X-Wide-Quilt-Build";
  * neither.
  */
 export function pages({ base }: Pick<Options, "base">): Router {
-  const source = readFileSync(join(DIST, "index.html"), "utf8");
+  const source = indexPage();
   const build = createHash("sha256").update(source).digest("hex").slice(0, 12);
   const page = source
     .replaceAll('="./', `="${base}/`)
@@ -55,6 +56,14 @@ export function pages({ base }: Pick<Options, "base">): Router {
     sendPage(response, page);
   });
   return router;
+}
+
+function indexPage(): string {
+  try {
+    return readFileSync(join(DIST, "index.html"), "utf8");
+  } catch {
+    throw new Refused("The web pages are not built. Run “npm run build”, then start again.");
+  }
 }
 
 /** Takes what all addresses begin with off, where the proxy in front leaves it on. */

@@ -42,8 +42,12 @@ export const sendAll = (): Thunk<Promise<void>> => async (dispatch, getState) =>
   let silent = 0;
   let most = LOT;
   for (;;) {
-    const { id, version, pending } = getState().openJob;
-    if (id === null || pending.length === 0) return;
+    const { id, version, pending, waits } = getState().openJob;
+    if (id === null || pending.length === 0) {
+      // What the server said over another line may have confirmed everything.
+      if (waits) dispatch(waiting(false));
+      return;
+    }
     const lot = pending.slice(0, most);
     try {
       const change = await server.sendEdits(id, version, lot);
