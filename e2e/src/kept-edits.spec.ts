@@ -117,7 +117,7 @@ test("an untouched field, a locked cell and another kind of job and back change 
   const before = await jobOf(page);
   // Thirty-five millimetres in inches are not round: Enter in a field says nothing that was not typed.
   await page.getByLabel("Units").selectOption("in");
-  await part(page, "Size of the pieces").click();
+  await part(page, "Finished size").click();
   for (const label of ["Width", "Height"]) {
     await page.getByRole("textbox", { name: label, exact: true }).focus();
     await page.keyboard.press("Enter");
@@ -129,7 +129,7 @@ test("an untouched field, a locked cell and another kind of job and back change 
   await page.getByText("Move cells").click();
   await cell(page, 2).click();
   await page.keyboard.press("ArrowRight");
-  await page.getByRole("button", { name: /^Lock/ }).click();
+  await page.getByRole("button", { name: "Lock in place" }).click();
   await page.keyboard.press("Delete");
   await expect(page.getByText(/A locked cell stays/)).toBeVisible();
   await expect(cells(page)).toHaveCount(8);

@@ -1,3 +1,4 @@
+import { execFileSync } from "node:child_process";
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -114,5 +115,17 @@ export class Client {
       if (body.state !== "painting" && body.state !== "waiting") return body;
       await new Promise((go) => setTimeout(go, 30));
     }
+  }
+}
+
+/** Whether a small file system can be made here, which takes rights that not every machine gives. */
+export function canMount(): boolean {
+  const at = testFolder();
+  try {
+    execFileSync("mount", ["-t", "tmpfs", "-o", "size=64k", "tmpfs", at], { stdio: "ignore" });
+    execFileSync("umount", [at]);
+    return true;
+  } catch {
+    return false;
   }
 }

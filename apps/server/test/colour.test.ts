@@ -7,7 +7,7 @@ import { PRINTERS, type Printer, USUAL_PRESS } from "@wide-quilt/core";
 import { demoProfiles } from "@wide-quilt/demo";
 import type { JobView, JpegSizes, ProblemBody, ProfileView, Proof, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
-import { Client, testFolder } from "./client.ts";
+import { canMount, Client, testFolder } from "./client.ts";
 
 let server: Server;
 let client: Client;
@@ -34,18 +34,6 @@ function addProfile(bytes: Buffer) {
   const form = new FormData();
   form.append("profile", new Blob([new Uint8Array(bytes)]), "paper.icc");
   return client.ask<ProfileView & ProblemBody>("POST", "/profiles", form);
-}
-
-/** Whether a small file system can be made here, which takes rights that not every machine gives. */
-function canMount(): boolean {
-  const at = testFolder();
-  try {
-    execFileSync("mount", ["-t", "tmpfs", "-o", "size=64k", "tmpfs", at], { stdio: "ignore" });
-    execFileSync("umount", [at]);
-    return true;
-  } catch {
-    return false;
-  }
 }
 
 const file = ({ files }: Run) => readFileSync(join(server.data, "out", files[0]!.name));

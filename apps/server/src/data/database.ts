@@ -40,6 +40,7 @@ export function openDatabase(
 ): OpenDatabase {
   const isNew = !existsSync(path);
   const client = new Database(path);
+  client.transaction = transactionOf(client) as typeof client.transaction;
   try {
     // Has to be said before the first table; what is freed is then given back to the disk.
     if (isNew) client.exec("PRAGMA auto_vacuum = INCREMENTAL");
@@ -66,6 +67,31 @@ export function openDatabase(
     client.close();
     throw BROKEN.has((error as { code?: string }).code ?? "") ? brokenAt(path) : error;
   }
+}
+
+/**
+ * Transactions that throw what went wrong in them. The library’s own roll back what SQLite has rolled back by itself, as
+ * it does on a full disk, and throw that that cannot be done.
+ */
+function transactionOf(client: Database.Database) {
+  return (work: (...args: unknown[]) => unknown) => {
+    const run = (...args: unknown[]): unknown => {
+      client.exec("BEGIN IMMEDIATE");
+      try {
+        const result = work(...args);
+        client.exec("COMMIT");
+        return result;
+      } catch (error) {
+        try {
+          client.exec("ROLLBACK");
+        } catch {
+          // There is no transaction any more.
+        }
+        throw error;
+      }
+    };
+    return Object.assign(run, { default: run, deferred: run, immediate: run, exclusive: run });
+  };
 }
 
 /** Whether a step of the schema or a job's form is behind this program's. Throws `Refused` where one is ahead. */
