@@ -43,6 +43,7 @@ const SHORTEST_KEY = 8;
 /** Reads the command line. Throws an Error with a sentence and the usage. */
 export function readOptions(args: string[]): Options {
   const values = parsed(args);
+  if (values.help) throw new Usage(USAGE);
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) {
     throw usage(`The port “${values.port}” is not a whole number from 0 to 65535.`);
@@ -91,6 +92,7 @@ function parsed(args: string[]) {
         "trust-proxy": { type: "boolean", default: false },
         base: { type: "string", default: "" },
         "printer-ports": { type: "string", default: "" },
+        help: { type: "boolean", default: false },
       },
     }).values;
   } catch (error) {
