@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { Graphic } from "@wide-quilt/core";
+import { freshJob, mm, um, type Graphic, type JobEdit } from "@wide-quilt/core";
 import type { GraphicView, JobView, ProblemBody, StyleView } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
@@ -48,7 +48,7 @@ describe("graphics over HTTP", () => {
     expect([status, body.type, body.detail]).toEqual([
       422,
       expect.stringContaining("bad-graphic"),
-      expect.stringMatching(/^a\.png: /),
+      expect.stringMatching(/^“a\.png”: /),
     ]);
     expect((await fetch(`${server.address}/api/graphics/${"0".repeat(64)}`)).status).toBe(404);
     expect((await fetch(`${server.address}/api/graphics/..%2f..%2fwide-quilt.sqlite`)).status).toBe(404);
@@ -110,6 +110,39 @@ describe("styles over HTTP", () => {
     });
     expect((await ask("Wrong", { look: { ...look, fade: 7 } })).body).toMatchObject({ field: "look.fade" });
     expect((await ask(" ", { look })).status).toBe(400);
+  });
+});
+
+describe("a sheet that ended its painter once", () => {
+  it("is painted: words as a watermark, one photo on A4, most of the words outside what is drawn at a time", async () => {
+    const { id } = await client.importJob({ ...freshJob("single", "Proofs") });
+    const data = await flat("#3a6ea5", 900, 1200).removeAlpha().jpeg().toBuffer();
+    const photo = (await client.upload({ name: "p.jpg", data })).body.photos[0]!.id;
+    const graphic: Graphic = {
+      role: "watermark",
+      of: { kind: "words", text: "Marram Spit, proof", font: "hanken", colour: "#ffffff" },
+      width: mm(60),
+      at: "middle",
+      away: um(0),
+      turn: 30,
+      tiled: true,
+      apart: mm(10),
+      fit: "stretch",
+      opacity: 0.4,
+      blend: "normal",
+      sheet: null,
+    };
+    const paper = { name: "A4", width: mm(210), height: mm(297) };
+    for (const [version, edit] of (
+      [
+        { do: "add photos", photos: [{ id: photo, name: "p.jpg" }] },
+        { do: "sheet", change: { paper, ppi: 300 } },
+        { do: "graphics", graphics: { g1: graphic } },
+      ] as JobEdit[]
+    ).entries())
+      expect((await client.edit(id, version, edit)).status).toBe(200);
+    const run = await client.ended((await client.startRun(id, { file: { format: "png" } })).body.id);
+    expect(run, run.why ?? "").toMatchObject({ state: "done" });
   });
 });
 

@@ -2,28 +2,14 @@ import { randomUUID } from "node:crypto";
 import { setImmediate as breathe } from "node:timers/promises";
 import { Inject, Injectable } from "@nestjs/common";
 import { and, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
-import {
-  applyEdit,
-  diff,
-  freshJob,
-  inverse,
-  patched,
-  PatchFault,
-  readEdit,
-  readJob,
-  sayEdit,
-  type Job,
-  type JobEdit,
-  type JobFault,
-  type Kind,
-  type Patch,
-} from "@wide-quilt/core";
+import { diff, freshJob, inverse, readJob, sayEdit, type Job, type Kind, type Patch } from "@wide-quilt/core";
 import { DB, type Db } from "../data/database.ts";
 import { clients, jobs } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import type { ActOnJob, SendEdits, SentEdit, WalkSteps } from "./jobs.dto.ts";
+import { anothers, applied, notAJob, notAnEdit, put, readSent } from "./changes.ts";
 import { InTurn } from "./inTurn.ts";
 import { RecentChanges } from "./recent.ts";
 import { Steps, type Others } from "./steps.ts";
@@ -176,7 +162,7 @@ export class JobsService {
     const done: Done[] = [];
     let since = performance.now();
     for (const { edit: value, gesture = null, byItself = false } of sent) {
-      const edit = read(value);
+      const edit = readSent(value);
       const next = applied(job, edit);
       done.push({ says: sayEdit(edit), gesture, byItself, patch: diff(job, next) });
       job = next;
@@ -347,63 +333,3 @@ const shortened = (text: string, most: number): string => {
   }
   return short;
 };
-
-function read(edit: unknown): JobEdit {
-  const reading = readEdit(edit);
-  if (!reading.ok) throw notAnEdit(reading.faults);
-  return reading.edit;
-}
-
-/** The job with an edit on it. What an edit asks for that cannot be laid out is the edit’s fault. */
-function applied(job: Job, edit: JobEdit): Job {
-  try {
-    return applyEdit(job, edit);
-  } catch (error) {
-    if (!(error instanceof RangeError || error instanceof TypeError)) throw error;
-    throw notAnEdit([{ field: "", why: "This change cannot be worked out for this job." }]);
-  }
-}
-
-function put(job: Job, patch: Patch, says: string): Job {
-  try {
-    return patched(job, patch);
-  } catch (error) {
-    if (!(error instanceof PatchFault)) throw error;
-    throw new Problem(
-      409,
-      "built-upon",
-      "Not taken back",
-      `“${says}” cannot be taken back by itself: what it changed was changed again since. The job is as it was.`,
-    );
-  }
-}
-
-const anothers = (what: string) =>
-  new Problem(
-    409,
-    "anothers-step",
-    "Not taken back",
-    `${what} made in another window that is open now. It can be taken back there.`,
-  );
-
-const notAnEdit = (faults: JobFault[]) =>
-  new Problem(422, "edit-refused", "Not changed", `${faults[0]!.why} The job is as it was.`, {
-    field: faults[0]!.field,
-    faults: faults.slice(0, MOST_FAULTS),
-  });
-
-/** Faults that are told one by one. */
-const MOST_FAULTS = 20;
-
-/** A file that is no job, with every fault named. */
-export const notAJob = (faults: JobFault[]) =>
-  new Problem(
-    422,
-    "not-a-job",
-    "Not a job that can be read",
-    faults
-      .map(({ why }) => why)
-      .slice(0, 3)
-      .join(" "),
-    { field: faults[0]!.field, faults: faults.slice(0, MOST_FAULTS) },
-  );
