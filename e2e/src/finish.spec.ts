@@ -119,7 +119,7 @@ test("graphics: an overlay, an SVG with a script in it, a watermark, a backing; 
     const text = join(folder, "notes.png");
     writeFileSync(text, "these are notes");
     await bring("stamp", text);
-    await expect(notice(page, /notes.png: This is no graphic that can be read/)).toBeVisible();
+    await expect(notice(page, /“notes.png”: This is no graphic that can be read/)).toBeVisible();
   });
 
   await test.step("a watermark of words, and the ticket says both", async () => {
