@@ -33,7 +33,9 @@ export async function kept(data: string | undefined, clears: boolean): Promise<s
   };
   if (clears) for (const what of CLEARED) await ask("/clear", { what });
   const { parts } = await ask("");
-  return parts.map(({ what, count, bytes }) => `${what.padEnd(16)} ${String(count).padStart(7)}  ${megabytes(bytes)}`);
+  return parts.map(
+    ({ what, count, bytes }) => `${what.padEnd(16)} ${String(count).padStart(7)}  ${megabytes(bytes)}`,
+  );
 }
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1).padStart(9)} MB`;

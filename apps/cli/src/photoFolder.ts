@@ -19,7 +19,8 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
   if (folder === undefined) return found;
   await expectFolder(folder);
   let hashed: Promise<Map<string, string>> | null = null;
-  const byHash = async (id: string) => (HASH.test(id) ? (await (hashed ??= hashes(folder))).get(id) : undefined);
+  const byHash = async (id: string) =>
+    HASH.test(id) ? (await (hashed ??= hashes(folder))).get(id) : undefined;
   for (const { id, name } of job.stash) {
     const named = isPlain(name) ? join(folder, name) : null;
     // A file of the right name with other bytes is another photo; names that are no hashes cannot be checked.

@@ -1,5 +1,13 @@
 import { spawnSync } from "node:child_process";
-import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, symlinkSync, writeFileSync } from "node:fs";
+import {
+  copyFileSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  symlinkSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -84,13 +92,25 @@ describe("npx wide-quilt", () => {
     const outside = readFileSync(EXAMPLE, "utf8").replaceAll("MS-041.jpg", "../MS-041.jpg");
     writeFileSync(join(folder, "outside.json"), outside);
     const refused = shell("render", "outside.json", "--photos", join(here, "inside"), "--out", "x.jpg");
-    expect([refused.status, refused.stderr]).toEqual([2, expect.stringMatching(/not in the folder: \.\.\/MS-041/)]);
+    expect([refused.status, refused.stderr]).toEqual([
+      2,
+      expect.stringMatching(/not in the folder: \.\.\/MS-041/),
+    ]);
     // Another photo under the same name is not the one that the job means.
-    const hash = spawnSync("/usr/bin/b3sum", ["--no-names", join(photos, "MS-041.jpg")], { encoding: "utf8" }).stdout.trim();
-    writeFileSync(join(folder, "exact.json"), readFileSync(EXAMPLE, "utf8").replaceAll('"portrait"', `"${hash}"`));
+    const hash = spawnSync("/usr/bin/b3sum", ["--no-names", join(photos, "MS-041.jpg")], {
+      encoding: "utf8",
+    }).stdout.trim();
+    writeFileSync(
+      join(folder, "exact.json"),
+      readFileSync(EXAMPLE, "utf8").replaceAll('"portrait"', `"${hash}"`),
+    );
     const other = mkdtempSync(join(tmpdir(), "wide-quilt-other-"));
-    await sharp({ create: { width: 1400, height: 1800, channels: 3, background: "#aa0000" } }).jpeg().toFile(join(other, "MS-041.jpg"));
-    expect(shell("render", "exact.json", "--photos", other, "--out", "x.jpg").stderr).toMatch(/not in the folder: MS-041/);
+    await sharp({ create: { width: 1400, height: 1800, channels: 3, background: "#aa0000" } })
+      .jpeg()
+      .toFile(join(other, "MS-041.jpg"));
+    expect(shell("render", "exact.json", "--photos", other, "--out", "x.jpg").stderr).toMatch(
+      /not in the folder: MS-041/,
+    );
     copyFileSync(join(photos, "MS-041.jpg"), join(other, "renamed.jpg"));
     expect(shell("check", "exact.json", "--photos", other).status).toBe(0);
   });

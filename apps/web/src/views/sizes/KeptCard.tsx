@@ -9,7 +9,10 @@ import { fileSize } from "../../words/words.ts";
 /** How the parts of what is kept are called, and what is to be known of them. */
 const PARTS: Record<KeptPart["what"], { title: string; about: string }> = {
   photos: { title: "Photos", about: "in jobs, patterns and runs, or brought back by an undo" },
-  "unused photos": { title: "Photos that nothing uses", about: "in no job, pattern or run, and in no step that could be undone" },
+  "unused photos": {
+    title: "Photos that nothing uses",
+    about: "in no job, pattern or run, and in no step that could be undone",
+  },
   graphics: { title: "Graphics", about: "stamps, overlays, backings, watermarks" },
   "unused graphics": { title: "Graphics that nothing uses", about: "in no job, pattern or run" },
   previews: { title: "Previews", about: "made again when they are missing" },
