@@ -135,7 +135,7 @@ describe("paintPdf", () => {
     };
     const tilted = job(
       "flag1",
-      { do: "become", kind: "free" },
+      { do: "become", kind: "free", stands: [] },
       { do: "add cells", cells: [{ place, photo: "flag1" }] },
     );
     const path = await written(tilted, "tilted");

@@ -182,7 +182,7 @@ describe("cells put by hand", () => {
   const put = (
     cells: { x: number; y: number; angle?: number; order?: number; photo: string }[],
   ): JobEdit[] => [
-    { do: "become", kind: "free" },
+    { do: "become", kind: "free", stands: [] },
     {
       do: "add cells",
       cells: cells.map(({ x, y, angle = 0, order = 0, photo }) => ({
