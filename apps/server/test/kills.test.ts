@@ -146,7 +146,9 @@ it(
     const all = await Promise.all(
       [...runs].map(async (id) => (await client.ask<Run>("GET", `/runs/${id}`)).body),
     );
-    expect(lab.names).toHaveLength(2 * all.filter(({ print }) => print).length);
+    // A run whose answer was cut off is no promise; it may have been printed all the same, once.
+    for (const { id } of all.filter(({ print }) => print))
+      expect(lab.names.filter((name) => name.includes(id))).toHaveLength(2);
     const names = all.flatMap(({ files }) => files.map(({ name }) => name));
     for (const name of names) expect(existsSync(join(data, "out", name)), name).toBe(true);
     expect(new Set(names).size).toBe(names.length);
