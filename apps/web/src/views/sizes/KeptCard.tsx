@@ -54,7 +54,7 @@ export function KeptCard() {
                   </span>
                   <span className="measure shrink-0 text-right text-[12.5px]">
                     {fileSize(part.bytes)}
-                    <span className="block text-ink-2">{part.count}</span>
+                    {part.what !== "database" && <span className="block text-ink-2">{part.count}</span>}
                   </span>
                   {part.clears && (
                     <button
