@@ -17,7 +17,12 @@ export const open =
   (id: string): Thunk<Promise<void>> =>
   async (dispatch, getState) => {
     const before = getState().openJob;
-    if (before.id === id && before.job) return dispatch(lookAgain());
+    if (before.id === id && before.job) {
+      // It comes back to the table from another view of the same job: what was open there is not open any more.
+      dispatch(tableCleared());
+      if (before.job.ticket.kind === "free") dispatch(dragging("cell"));
+      return dispatch(lookAgain());
+    }
     if (before.id !== null) sendElsewhere(before.id, thisWindow.name, before.pending);
     dispatch(opening({ id, pending: [] }));
     dispatch(tableCleared());
