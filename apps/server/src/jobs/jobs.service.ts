@@ -2,7 +2,17 @@ import { randomUUID } from "node:crypto";
 import { setImmediate as breathe } from "node:timers/promises";
 import { Inject, Injectable } from "@nestjs/common";
 import { and, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
-import { diff, freshJob, inverse, readJob, sayEdit, type Job, type Kind, type Patch } from "@wide-quilt/core";
+import {
+  diff,
+  freshJob,
+  inverse,
+  joinedPatch,
+  readJob,
+  sayEdit,
+  type Job,
+  type Kind,
+  type Patch,
+} from "@wide-quilt/core";
 import { DB, type Db } from "../data/database.ts";
 import { clients, jobs } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
@@ -173,7 +183,8 @@ export class JobsService {
     const reading = readJob(job);
     if (!reading.ok) throw notAnEdit(reading.faults);
     // What reading makes of it (a name without the spaces around it) belongs to the last of them.
-    done.push({ ...done.at(-1)!, patch: diff(job, reading.job) });
+    const end = done.at(-1)!;
+    end.patch = joinedPatch(end.patch, diff(job, reading.job));
     const last = sent.at(-1)!.id;
     this.save(row, reading.job, diff(row.job, reading.job), client, last, () => {
       for (const { byItself, ...step } of done) {

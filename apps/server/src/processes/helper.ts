@@ -46,7 +46,7 @@ export class Helper {
     // What it says goes to nobody: faults of native code are told by how it ended.
     this.child = fork(entry, {
       serialization: "advanced",
-      stdio: ["ignore", "ignore", process.env.WIDE_QUILT_VERBOSE ? "inherit" : "ignore", "ipc"],
+      stdio: ["ignore", "ignore", "ignore", "ipc"],
       execArgv: ["--max-semi-space-size=64"],
     });
     this.child.once("exit", () => (this.isAlive = false));
