@@ -228,7 +228,7 @@ test("two windows work on one job over a line that breaks: it is the same in bot
 
 test("a page of an older build says that there is a newer one", async ({ table: page }) => {
   await page.route("**/api/jobs?bin=false", async (route) => {
-    const response = await route.fetch();
+    const response = await route.fetch({ maxRetries: 3 });
     await route.fulfill({ response, headers: { ...response.headers(), "x-wide-quilt-build": "another" } });
   });
   await page.reload();

@@ -264,13 +264,22 @@ export class JobsService {
     this.live.toJob(id, "change", (other) => this.changeFor(id, { client: other, version: row.version }));
   }
 
+  /** Tells a window that has begun to follow a job what became of it since the version that the window has. */
+  tellSince(id: string, client: string, version: number): void {
+    const now = this.versionOf(id);
+    if (!now) this.live.toWindow(id, client, "gone", { id });
+    else if (now.version > version)
+      this.live.toWindow(id, client, "change", this.changeFor(id, { client, version }));
+  }
+
+  private versionOf(id: string) {
+    const { version, changedAt } = jobs;
+    return this.db.select({ version, changedAt }).from(jobs).where(eq(jobs.id, id)).get();
+  }
+
   /** What became of a job since the version that a window has. */
   private changeFor(id: string, { client, version }: ActOnJob): JobChange {
-    const now = this.db
-      .select({ version: jobs.version, changedAt: jobs.changedAt })
-      .from(jobs)
-      .where(eq(jobs.id, id))
-      .get();
+    const now = this.versionOf(id);
     if (!now) throw gone();
     const patch = version === undefined ? null : this.recent.between(id, version, now.version);
     const job = patch ? undefined : this.job(id);

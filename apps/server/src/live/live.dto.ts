@@ -1,5 +1,6 @@
 import { ApiProperty } from "@nestjs/swagger";
-import { IsIn, IsOptional, IsString, Length } from "class-validator";
+import { Type } from "class-transformer";
+import { IsIn, IsInt, IsOptional, IsString, Length, Min } from "class-validator";
 
 export class FollowQuery {
   @ApiProperty({ description: "The window that follows, by a name of its own" })
@@ -12,6 +13,13 @@ export class FollowQuery {
   @IsString()
   @Length(1, 64)
   job?: string;
+
+  @ApiProperty({ required: false, description: "The version of the job that the window has" })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  from?: number;
 
   @ApiProperty({ required: false, enum: ["true", "false"], description: "Whether it shows runs" })
   @IsOptional()

@@ -53,6 +53,11 @@ export class LiveService implements OnModuleDestroy {
     this.each((one) => one.job === job && this.say(one, event, data(one.client)));
   }
 
+  /** Tells the windows of one name that have a job open. */
+  toWindow(job: string, client: string, event: string, data: unknown): void {
+    this.each((one) => one.job === job && one.client === client && this.say(one, event, data));
+  }
+
   toRuns(event: string, data: unknown): void {
     this.each((one) => one.runs && this.say(one, event, data));
   }

@@ -177,8 +177,14 @@ export const address = {
   profile: (id: string) => `${BASE}/api/profiles/${encodeURIComponent(id)}/file`,
   printersFile: `${BASE}/api/printers/file`,
   /** Where what happens to a job, and to runs, is pushed. */
-  follow: (job: string | null, runs: boolean) =>
-    `${BASE}/api/follow?client=${thisWindow.name}${job === null ? "" : `&job=${encodeURIComponent(job)}`}${runs ? "&runs=true" : ""}`,
+  /** `from` is the version of the job that this window has; null where it has none. */
+  follow: (job: string | null, from: number | null, runs: boolean) => {
+    const query = new URLSearchParams({ client: thisWindow.name });
+    if (job !== null) query.set("job", job);
+    if (job !== null && from !== null) query.set("from", String(from));
+    if (runs) query.set("runs", "true");
+    return `${BASE}/api/follow?${query}`;
+  },
   health: `${BASE}/health`,
   download: (run: string) => `${BASE}/api/runs/${run}/download`,
 };

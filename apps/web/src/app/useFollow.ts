@@ -3,7 +3,7 @@ import type { JobChange, Run } from "@wide-quilt/server/contract";
 import { address } from "../api/client.ts";
 import { changed, gone } from "../table/openJob.ts";
 import { lookAgain } from "../table/sending.ts";
-import { store, useAppDispatch } from "./store.ts";
+import { store, useAppDispatch, useAppSelector } from "./store.ts";
 import { thisWindow } from "./thisWindow.ts";
 
 /** A window that nobody looks at lets go of its line after this long, in milliseconds: browsers have few for a site. */
@@ -12,17 +12,17 @@ const UNSEEN = 120_000;
 /** What is done with news of runs. */
 export interface RunNews {
   onRun(run: Run): void;
-  /** News may have been missed: everything is asked for anew. */
+  /** The line is open, for the first time or again: news may have been missed before. */
   onMissed(): void;
 }
 
 /** Follows what happens to a job in other windows, and to runs, while the page is seen. */
 export function useFollow(job: string | null, news: RunNews | null = null): void {
   const dispatch = useAppDispatch();
+  const isHere = useAppSelector(({ openJob }) => openJob.id === job && openJob.saved !== null);
   useEffect(() => {
     if (!("EventSource" in globalThis)) return;
     let source: EventSource | null = null;
-    let wasOpen = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const close = () => {
       source?.close();
@@ -30,14 +30,10 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
     };
     const open = () => {
       if (source) return;
-      source = new EventSource(address.follow(job, news !== null));
-      source.addEventListener("open", () => {
-        if (wasOpen) {
-          void dispatch(lookAgain());
-          news?.onMissed();
-        }
-        wasOpen = true;
-      });
+      // A line that broke is opened with the same version again: the server says what is newer than that.
+      const from = isHere ? store.getState().openJob.version : null;
+      source = new EventSource(address.follow(job, from, news !== null));
+      source.addEventListener("open", () => news?.onMissed());
       source.addEventListener("change", ({ data }: MessageEvent<string>) => {
         dispatch(changed(JSON.parse(data) as JobChange));
         if (store.getState().openJob.isBehind) void dispatch(lookAgain());
@@ -61,5 +57,5 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
       clearTimeout(timer);
       close();
     };
-  }, [dispatch, job, news]);
+  }, [dispatch, job, isHere, news]);
 }

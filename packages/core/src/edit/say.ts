@@ -22,8 +22,6 @@ export function sayEdit(edit: JobEdit): string {
       return edit.worn ? `trying “${edit.worn.name}” on` : "taking the style off";
     case "remove photos":
       return edit.photos.length === 1 ? "removing a photo" : "removing photos";
-    case "add photos":
-      return edit.photos.length === 1 ? "adding a photo" : "adding photos";
     case "place":
       return Object.keys(edit.cells).length === 1 ? "moving a cell" : "moving cells";
     case "add cells":
@@ -45,7 +43,6 @@ type Counted =
   | "unstyle"
   | "wear"
   | "remove photos"
-  | "add photos"
   | "place"
   | "add cells"
   | "remove cells";
@@ -63,6 +60,8 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   printer: "printer",
   become: "kind of job",
   guides: "guides",
+  // One gesture brings one or many, some of them later than others.
+  "add photos": "adding photos",
   "remove photo": "removing a photo",
   "move photo": "order of photos",
   "relink photo": "replacing a photo",

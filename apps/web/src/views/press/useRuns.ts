@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Run, RunNaming } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
@@ -28,7 +28,7 @@ export interface RunActs {
 }
 
 /** The list with a run as it is now, in its place or as the newest. */
-const withRun = (runs: readonly Run[], run: Run): Run[] =>
+const withRun = (runs: Run[], run: Run): Run[] =>
   runs.some(({ id }) => id === run.id) ? runs.map((one) => (one.id === run.id ? run : one)) : [run, ...runs];
 
 /** What was written of a job, or of all where none is given; followed as it happens. */
@@ -38,14 +38,20 @@ export function useRuns(jobId: string | null): RunsState {
   const [folder, setFolder] = useState("");
   const [runs, setRuns] = useState<Run[]>([]);
   const [came, setCame] = useState(false);
+  /** The lists that are being asked for, each with the news that came meanwhile: an answer may be older than those. */
+  const asked = useRef(new Set<Run[]>());
   const load = useCallback(async () => {
+    const meanwhile: Run[] = [];
+    asked.current.add(meanwhile);
     try {
       const list = await server.listRuns(jobId);
       setFolder(list.folder);
-      setRuns(list.runs);
+      setRuns(meanwhile.reduce(withRun, list.runs));
       setCame(true);
     } catch (error) {
       dispatch(noticed(sentenceOf(error), "wrong"));
+    } finally {
+      asked.current.delete(meanwhile);
     }
   }, [dispatch, jobId]);
   useEffect(() => {
@@ -55,7 +61,9 @@ export function useRuns(jobId: string | null): RunsState {
   const news = useMemo(
     () => ({
       onRun: (run: Run) => {
-        if (jobId === null || run.jobId === jobId) setRuns((before) => withRun(before, run));
+        if (jobId !== null && run.jobId !== jobId) return;
+        for (const meanwhile of asked.current) meanwhile.push(run);
+        setRuns((before) => withRun(before, run));
       },
       onMissed: () => void load(),
     }),
