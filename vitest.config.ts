@@ -2,6 +2,8 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   test: {
+    // Much of the time is waiting for servers, so two files at a time keep a machine of two processors busy.
+    maxWorkers: 2,
     projects: [
       // Exhaustive searches and many random cases: seconds here, more on a busy machine.
       {
