@@ -1,8 +1,8 @@
 import { useId, useState, type KeyboardEvent } from "react";
 import { newId } from "../app/ids.ts";
 
-/** A figure that was understood, or a sentence that says why it was not. */
-export type Figure<T> = { ok: true; value: T } | { ok: false; why: string };
+/** A figure that was understood, or a sentence that says why it was not; `instead` takes more than one in at once. */
+export type Figure<T> = { ok: true; value: T; instead?: () => void } | { ok: false; why: string };
 
 interface Props<T extends number> {
   /** Read out for the field; shown too unless it is hidden. */
@@ -51,7 +51,8 @@ export function FigureField<T extends number>(props: Props<T>) {
     const figure = read(text);
     if (!figure.ok) return setWhy(figure.why);
     forget();
-    if (figure.value !== value) onChange(figure.value);
+    if (figure.instead) figure.instead();
+    else if (figure.value !== value) onChange(figure.value);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Enter") {

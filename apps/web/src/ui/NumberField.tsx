@@ -1,3 +1,5 @@
+import { readNumber, writeNumber } from "@wide-quilt/core";
+import { LOCALE } from "../app/preferences.ts";
 import { FigureField, type Figure } from "./FigureField.tsx";
 
 interface Props {
@@ -11,13 +13,16 @@ interface Props {
   onChange(value: number, gesture?: string): void;
 }
 
+/** Decimals that are shown at most. */
+const MOST_DECIMALS = 6;
+
 /** A field for a plain number. */
 export function NumberField({ value, least, most, whole = false, ...field }: Props) {
   return (
     <FigureField
       {...field}
       value={value}
-      shown={String(value)}
+      shown={writeNumber(value, LOCALE, 0, MOST_DECIMALS)}
       inputMode={whole ? "numeric" : "decimal"}
       read={(text) => numberInside(text, least, most, whole)}
       step={(times) =>
@@ -28,10 +33,10 @@ export function NumberField({ value, least, most, whole = false, ...field }: Pro
 }
 
 function numberInside(text: string, least: number, most: number, whole: boolean): Figure<number> {
-  const value = Number(text.trim().replace(",", "."));
-  const isNone = text.trim() === "" || !Number.isFinite(value) || (whole && !Number.isInteger(value));
-  if (isNone)
-    return { ok: false, why: whole ? "A whole number is wanted here." : "A number is wanted here." };
+  const reading = readNumber(text, LOCALE);
+  if (!reading.ok) return reading;
+  const { value } = reading;
+  if (whole && !Number.isInteger(value)) return { ok: false, why: "A whole number is wanted here." };
   if (value < least) return { ok: false, why: `At least ${least}.` };
   if (value > most) return { ok: false, why: `At most ${most}.` };
   return { ok: true, value };

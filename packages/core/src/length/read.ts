@@ -1,188 +1,216 @@
+import { EXAMPLE, Misread } from "./misread.ts";
+import { umIn, type TypedUnit } from "./spellings.ts";
+import { tokenise, type ReadOptions, type Token } from "./tokens.ts";
 import { nearest, type Um } from "./um.ts";
-import { umPer, type Unit } from "./unit.ts";
-
-export interface ReadOptions {
-  /** The unit of a figure that names none. */
-  unit: Unit;
-  /** Pixels per inch of the sheet, for figures in px. */
-  ppi: number;
-}
 
 /** A length, or one sentence that says what was not understood and what would be. */
 export type Reading = { ok: true; length: Um } | { ok: false; why: string };
 
-/** A figure on the way: dimension 0 is a bare number, 1 a length in µm. */
-interface Figure {
-  value: number;
-  dimension: 0 | 1;
-}
+/** Two lengths that belong together, or why they are none; null where the text is not of two lengths at all. */
+export type SizeReading = { ok: true; width: Um; height: Um } | { ok: false; why: string } | null;
 
-type Token =
-  { kind: "number"; value: number } | { kind: "unit"; unit: Unit } | { kind: "sign"; sign: string };
-
-const SPELLINGS: Record<string, Unit | "m"> = {
-  mm: "mm",
-  cm: "cm",
-  m: "m",
-  in: "in",
-  inch: "in",
-  inches: "in",
-  '"': "in",
-  "″": "in",
-  "”": "in",
-  pt: "pt",
-  px: "px",
-};
-
-const EXAMPLE = "Type a length such as 35mm, 3 1/2 in or 210mm/3 - 2mm.";
-
-class Misread extends Error {}
+/** A figure on the way: a bare number, or a length in µm of a unit of so many µm. */
+type Figure = { value: number; per: null } | { value: number; per: number };
 
 /**
- * Reads a length as a person types it, sums included. It can be negative: whoever asks sets the range.
+ * Reads a length as a person types it, sums included, in any country’s way. It can be negative: whoever asks sets the
+ * range. What can be read in two ways is not guessed at: the sentence says which two.
  *
- *     "35mm"  "3 1/2 in"  "1.5cm + 2mm"  "1,5 cm"  "210mm/3 - 2mm"  "2 * (35 + 2)"
+ *     "35mm"  "3 1/2 in"  "3½″"  "1,5 cm"  "1 000"  "2 ft 3 in"  "210mm/3 - 2mm"  "2 * (35 + 2)"
  *
  *     sum     = product { ("+" | "-") product }
- *     product = figure { ("*" | "×" | "/") figure }        at most one of them a length, none below a "/"
- *     figure  = "-" figure | "(" sum ")" [unit] | number [unit]
- *     number  = 3 | 3.5 | 3,5 | 1/2 before a unit | 3 1/2
+ *     product = run { ("*" | "/") run }                     at most one of them a length, none below a "/"
+ *     run     = "-" run | "(" sum ")" [unit] | number [unit { number unit }]       units from larger to smaller
+ *     number  = 3 | 3.5 | 3,5 | 1 000 | 1.000,5 | 3 1/2 | 3-1/2 before inches
  */
 export function readLength(text: string, options: ReadOptions): Reading {
-  try {
-    const tokens = tokenise(text);
-    if (tokens.length === 0) throw new Misread(`There is no figure here. ${EXAMPLE}`);
+  return refusing(() => {
+    const tokens = tokenise(text, options);
+    if (pairIn(tokens)) {
+      const asProduct = text.trim().replaceAll(/\s*[×x]\s*/gi, " * ");
+      throw new Misread(
+        `“${text.trim()}” is two lengths, and here goes one. For a product type ${asProduct}.`,
+      );
+    }
+    return { ok: true, length: lengthOf(tokens, options) };
+  });
+}
+
+/**
+ * Reads two lengths with a cross between them: "35 × 45", "4x6 in", "8 1/2 by 11″". A unit that stands at one of them
+ * alone is of both.
+ */
+export function readSize(text: string, options: ReadOptions): SizeReading {
+  return refusing(() => {
+    const pair = pairIn(tokenise(text, options));
+    if (!pair) return null;
+    const units = pair.map((tokens) => tokens.findLast((token) => token.kind === "unit")?.unit);
+    const [width, height] = pair.map((tokens, i) => {
+      const other = units[1 - i];
+      const shared = units[i] === undefined && other !== undefined;
+      return lengthOf(shared ? [...tokens, { kind: "unit", unit: other }] : tokens, options);
+    });
+    return { ok: true, width: width!, height: height! };
+  });
+}
+
+/** Reads a plain number as any country writes it, sums included: "1.5", "1,5", "½", "−3", "2 * 12". */
+export function readNumber(
+  text: string,
+  locale?: string,
+): { ok: true; value: number } | { ok: false; why: string } {
+  return refusing(() => {
+    const options = { unit: "mm", ppi: 1, locale } as const;
+    const tokens = tokenise(text, options);
+    if (tokens.length === 0) throw new Misread("A number is wanted here.");
     const reader = new SumReader(tokens, options);
-    const value = reader.lengthOf(reader.sum());
+    const { value, per } = reader.sum();
     reader.expectEnd();
-    if (!Number.isFinite(value)) throw new Misread("This divides by nothing. Check the figure after “/”.");
-    if (Math.abs(value) > Number.MAX_SAFE_INTEGER)
-      throw new Misread(`This is longer than any paper. ${EXAMPLE}`);
-    return { ok: true, length: nearest(value) };
+    if (per !== null || !Number.isFinite(value))
+      throw new Misread("A number is wanted here, without a unit.");
+    return { ok: true, value };
+  });
+}
+
+function refusing<T>(read: () => T): T | { ok: false; why: string } {
+  try {
+    return read();
   } catch (error) {
     if (error instanceof Misread) return { ok: false, why: error.message };
     throw error;
   }
 }
 
-function tokenise(text: string): Token[] {
-  const tokens: Token[] = [];
-  // A fraction is one number only as "3 1/2" or directly before a unit; "210/3 - 2" stays a division.
-  const pattern =
-    /\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)(?=\s*(?:in|inch|inches|"|″|”|mm|cm|m|pt|px)(?![a-z]))|(\d+(?:[.,]\d*)?|[.,]\d+)|([a-z]+|["″”])|([-−+*×/()]))/giy;
-  let at = 0;
-  while (text.slice(at).trim() !== "") {
-    pattern.lastIndex = at;
-    const found = pattern.exec(text);
-    if (!found) throw new Misread(`“${text.slice(at).trim()}” is not understood here. ${EXAMPLE}`);
-    at = pattern.lastIndex;
-    const [, whole, above, below, fractionAbove, fractionBelow, plain, word, sign] = found;
-    if (whole && above && below) {
-      tokens.push({ kind: "number", value: Number(whole) + Number(above) / Number(below) });
-    } else if (fractionAbove && fractionBelow) {
-      tokens.push({ kind: "number", value: Number(fractionAbove) / Number(fractionBelow) });
-    } else if (plain) {
-      tokens.push({ kind: "number", value: Number(plain.replace(",", ".")) });
-    } else if (word) {
-      tokens.push(...unitTokens(word));
-    } else if (sign) {
-      tokens.push({ kind: "sign", sign: sign === "−" ? "-" : sign === "×" ? "*" : sign });
-    }
-  }
-  return tokens;
+/** What stands before and behind a cross that is no product: one with no bracket beside it. */
+function pairIn(tokens: readonly Token[]): [Token[], Token[]] | null {
+  const isSign = (token: Token | undefined, sign: string) => token?.kind === "sign" && token.sign === sign;
+  const crosses = tokens.flatMap((token, i) =>
+    isSign(token, "×") && !isSign(tokens[i - 1], ")") && !isSign(tokens[i + 1], "(") ? [i] : [],
+  );
+  const [at, more] = crosses;
+  if (at === undefined) return null;
+  if (more !== undefined)
+    throw new Misread("There are more than two lengths here. Type a width and a height: 35 × 45.");
+  return [tokens.slice(0, at), tokens.slice(at + 1)];
 }
 
-function unitTokens(word: string): Token[] {
-  const unit = SPELLINGS[word.toLowerCase()];
-  if (!unit) throw new Misread(`“${word}” is not a unit here. Use mm, cm, m, in, pt or px.`);
-  if (unit !== "m") return [{ kind: "unit", unit }];
-  // A metre is only ever typed, never shown, so it is a hundred centimetres and no unit of its own.
-  return [
-    { kind: "unit", unit: "cm" },
-    { kind: "sign", sign: "*" },
-    { kind: "number", value: 100 },
-  ];
+function lengthOf(tokens: readonly Token[], options: ReadOptions): Um {
+  if (tokens.length === 0) throw new Misread(`There is no figure here. ${EXAMPLE}`);
+  const reader = new SumReader(tokens, options);
+  const value = reader.um(reader.sum());
+  reader.expectEnd();
+  if (!Number.isFinite(value)) throw new Misread("This divides by nothing. Check the figure after “/”.");
+  if (Math.abs(value) > Number.MAX_SAFE_INTEGER)
+    throw new Misread(`This is longer than any paper. ${EXAMPLE}`);
+  return nearest(value);
 }
 
 class SumReader {
   private at = 0;
   constructor(
-    private readonly tokens: Token[],
+    private readonly tokens: readonly Token[],
     private readonly options: ReadOptions,
   ) {}
+
+  /** A figure as a length: a bare number is in the reader’s unit. */
+  um({ value, per }: Figure): number {
+    return per === null ? value * this.perUnit(this.options.unit) : value;
+  }
 
   sum(): Figure {
     let left = this.product();
     for (let sign = this.take("+", "-"); sign; sign = this.take("+", "-")) {
       const right = this.product();
-      const both = left.dimension === 0 && right.dimension === 0;
-      const a = both ? left.value : this.lengthOf(left);
-      const b = both ? right.value : this.lengthOf(right);
-      left = { value: sign === "+" ? a + b : a - b, dimension: both ? 0 : 1 };
+      const per = left.per ?? right.per;
+      const [a, b] = per === null ? [left.value, right.value] : [this.um(left), this.um(right)];
+      left = { value: sign === "+" ? a + b : a - b, per };
     }
     return left;
-  }
-
-  lengthOf(figure: Figure): number {
-    return figure.dimension === 1 ? figure.value : figure.value * this.um(this.options.unit);
   }
 
   expectEnd(): void {
     const left = this.tokens[this.at];
     if (!left) return;
-    if (left.kind === "number") throw new Misread(`A sign is missing before ${left.value}. ${EXAMPLE}`);
+    if (left.kind === "number") throw new Misread(`A sign is missing before ${left.text}. ${EXAMPLE}`);
     throw new Misread(`There is something left over at the end. ${EXAMPLE}`);
   }
 
   private product(): Figure {
-    let left = this.figure();
-    for (let sign = this.take("*", "/"); sign; sign = this.take("*", "/")) {
-      const right = this.figure();
-      if (sign === "/") {
-        if (right.dimension === 1) throw new Misread("A length can be divided by a number, not by a length.");
-        left = { value: left.value / right.value, dimension: left.dimension };
-      } else {
-        if (left.dimension + right.dimension > 1) {
-          throw new Misread("A length times a length is an area. Multiply by a plain number.");
-        }
-        left = { value: left.value * right.value, dimension: left.dimension === 1 ? 1 : right.dimension };
-      }
+    let left = this.run();
+    for (let sign = this.take("*", "/", "×"); sign; sign = this.take("*", "/", "×")) {
+      const right = this.run();
+      left = sign === "/" ? divided(left, right) : multiplied(left, right);
     }
     return left;
   }
 
-  private figure(): Figure {
+  private run(): Figure {
     if (this.take("-")) {
-      const inner = this.figure();
+      const inner = this.run();
       return { ...inner, value: -inner.value };
     }
     if (this.take("(")) {
       const inner = this.sum();
       if (!this.take(")")) throw new Misread("A bracket is open: add “)”.");
-      return this.withUnit(inner);
+      return this.withUnit(inner).figure;
     }
+    let { figure, unit } = this.withUnit({ value: this.number(), per: null });
+    while (unit !== null && this.tokens[this.at]?.kind === "number") {
+      const next = this.part(unit);
+      figure = { value: figure.value + next.figure.value, per: next.figure.per };
+      unit = next.unit;
+    }
+    return figure;
+  }
+
+  /** The next part of a length that is said in parts: "5 mm" after "10 cm"; after feet a bare figure is inches. */
+  private part(before: TypedUnit): { figure: Figure & { per: number }; unit: TypedUnit } {
+    const value = this.number();
+    const token = this.tokens[this.at];
+    const unit = token?.kind === "unit" ? token.unit : before === "ft" ? "in" : null;
+    if (unit === null || this.perUnit(unit) >= this.perUnit(before))
+      throw new Misread(`A sign is missing before ${value}. ${EXAMPLE}`);
+    if (token?.kind === "unit") this.at++;
+    return { figure: { value: value * this.perUnit(unit), per: this.perUnit(unit) }, unit };
+  }
+
+  private number(): number {
     const token = this.tokens[this.at];
     if (token?.kind !== "number") throw new Misread(`A figure is missing. ${EXAMPLE}`);
     this.at++;
-    return this.withUnit({ value: token.value, dimension: 0 });
+    return token.value;
   }
 
-  private withUnit(figure: Figure): Figure {
+  private withUnit(figure: Figure): { figure: Figure; unit: TypedUnit | null } {
     const token = this.tokens[this.at];
-    if (token?.kind !== "unit") return figure;
-    if (figure.dimension === 1) throw new Misread("There is a unit too many.");
+    if (token?.kind !== "unit") return { figure, unit: null };
+    if (figure.per !== null) throw new Misread("There is a unit too many.");
     this.at++;
-    return { value: figure.value * this.um(token.unit), dimension: 1 };
+    const per = this.perUnit(token.unit);
+    return { figure: { value: figure.value * per, per }, unit: token.unit };
   }
 
-  private um(unit: Unit): number {
-    return umPer(unit, this.options.ppi);
+  private perUnit(unit: TypedUnit): number {
+    return umIn(unit, this.options.ppi);
   }
 
-  private take(...signs: string[]): string | null {
+  private take<Sign extends string>(...signs: Sign[]): Sign | null {
     const token = this.tokens[this.at];
-    if (token?.kind !== "sign" || !signs.includes(token.sign)) return null;
+    if (token?.kind !== "sign" || !(signs as string[]).includes(token.sign)) return null;
     this.at++;
-    return token.sign;
+    return token.sign as string as Sign;
   }
+}
+
+function multiplied(left: Figure, right: Figure): Figure {
+  if (left.per !== null && right.per !== null)
+    throw new Misread("A length times a length is an area. Multiply by a plain number.");
+  return { value: left.value * right.value, per: left.per ?? right.per };
+}
+
+/** "10/4 in" is ten quarters of an inch. */
+function divided(left: Figure, right: Figure): Figure {
+  if (right.per === null) return { value: left.value / right.value, per: left.per };
+  if (left.per !== null) throw new Misread("A length can be divided by a number, not by a length.");
+  return { value: (left.value / right.value) * right.per * right.per, per: right.per };
 }

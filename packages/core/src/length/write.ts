@@ -16,13 +16,29 @@ export interface WriteOptions {
 const DECIMALS: Record<Unit, number> = { mm: 2, cm: 3, in: 3, pt: 1, px: 1 };
 
 const formats = new Map<string, Intl.NumberFormat>();
+const signs = new Map<string, string>();
+
+/** A language with the digits 0 to 9, which every field here takes (Unicode TR 35, key “nu”). */
+const inPlainDigits = (locale = "en"): string =>
+  new Intl.Locale(locale, { numberingSystem: "latn" }).toString();
+
+/** The sign before decimals as a country writes them: a point or a comma. */
+export function decimalSign(locale: string | undefined): string {
+  const tag = inPlainDigits(locale);
+  const known = signs.get(tag);
+  if (known !== undefined) return known;
+  const parts = new Intl.NumberFormat(tag).formatToParts(1.5);
+  const sign = parts.find(({ type }) => type === "decimal")?.value ?? ".";
+  signs.set(tag, sign);
+  return sign;
+}
 
 /** A number as the reader's country writes it, with between `least` and `most` decimals. */
 export function writeNumber(value: number, locale: string | undefined, least: number, most: number): string {
   const key = `${locale ?? ""}|${least}|${most}`;
   let format = formats.get(key);
   if (!format) {
-    format = new Intl.NumberFormat(locale, {
+    format = new Intl.NumberFormat(inPlainDigits(locale), {
       minimumFractionDigits: least,
       maximumFractionDigits: most,
       useGrouping: false,

@@ -62,6 +62,7 @@ export function OwnRule({ from, words, onDone }: Props) {
           range={LIMITS.piece}
           words={words}
           onChange={(width) => put({ size: { ...rule.size, width } })}
+          onPair={(size) => put({ size })}
         />
         <LengthField
           label="Height"
@@ -69,6 +70,7 @@ export function OwnRule({ from, words, onDone }: Props) {
           range={LIMITS.piece}
           words={words}
           onChange={(height) => put({ size: { ...rule.size, height } })}
+          onPair={(size) => put({ size })}
         />
       </div>
       {(Object.keys(FIGURE_WORDS) as FigureName[]).map((figure) => (

@@ -101,6 +101,7 @@ function Line({ job, words, line, onChange, onRemove }: LineProps) {
         range={LIMITS.piece}
         words={words}
         onChange={(next, g) => onChange({ width: next }, g)}
+        onPair={onChange}
       />
       {height === null ? (
         <div className="text-[12.5px]">
@@ -114,6 +115,7 @@ function Line({ job, words, line, onChange, onRemove }: LineProps) {
           range={LIMITS.piece}
           words={words}
           onChange={(next, g) => onChange({ height: next }, g)}
+          onPair={onChange}
         />
       )}
       <button

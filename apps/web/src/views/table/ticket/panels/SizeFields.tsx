@@ -22,6 +22,7 @@ export function SizeFields({ size, range, words, onChange }: Props) {
         range={range}
         words={words}
         onChange={(w, g) => onChange({ width: w, height }, g)}
+        onPair={onChange}
       />
       <button
         type="button"
@@ -39,6 +40,7 @@ export function SizeFields({ size, range, words, onChange }: Props) {
         range={range}
         words={words}
         onChange={(h, g) => onChange({ width, height: h }, g)}
+        onPair={onChange}
       />
     </div>
   );
