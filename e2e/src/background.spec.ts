@@ -72,6 +72,8 @@ test("the background is cut away: plain, patterned and much like the coat", asyn
       .poll(async () => Object.keys((await jobOf(page)).backdrops).length, { timeout: 20_000 })
       .toBe(i + 1);
     const job = await jobOf(page);
+    // The colour of the rule was put behind, so that nothing is left unmeasured.
+    await expect(page.getByRole("region", { name: "Head and rule" }).getByText("passes")).toBeVisible();
     const { id } = job.stash[i]!;
     const { mask } = job.backdrops[id]!;
     const overlap = await shared(page, mask, person);

@@ -57,6 +57,7 @@ const STATES: Record<PersonState, { text: string; look: string }> = {
   passes: { text: "passes", look: "bg-good-soft text-good" },
   fails: { text: "does not pass", look: "bg-wrong-soft text-wrong" },
   unsure: { text: "look at it", look: "bg-look-soft text-look" },
+  "not measured": { text: "partly measured", look: "bg-look-soft text-look" },
   "no handles": { text: "not measured", look: "bg-look-soft text-look" },
   "no photo": { text: "no photo", look: "bg-chrome text-ink-2" },
 };

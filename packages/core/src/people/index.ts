@@ -1,2 +1,3 @@
+export type { BackgroundState } from "./background.ts";
 export * from "./report.ts";
 export * from "./digital.ts";

@@ -11,12 +11,14 @@ import {
   type Figure,
 } from "../portrait/index.ts";
 import type { DocumentRule } from "../rules/index.ts";
+import { backgroundOf, type BackgroundState } from "./background.ts";
 
 /**
  * How someone stands to their rule. "unsure" has figures, but from handles that nobody has looked at and that were not
- * found beyond doubt.
+ * found beyond doubt. "not measured" is right in what was measured, but the rule states more than that. Only what was
+ * measured in all that the rule states passes.
  */
-export type PersonState = "passes" | "fails" | "unsure" | "no handles" | "no photo";
+export type PersonState = "passes" | "fails" | "unsure" | "not measured" | "no handles" | "no photo";
 
 export interface PersonReport {
   person: Person;
@@ -28,6 +30,7 @@ export interface PersonReport {
   cell: CellPlan | undefined;
   state: PersonState;
   measured: FaceOnPiece | null;
+  background: BackgroundState;
   /** What to do about it, in a sentence; empty for who passes. */
   advice: string;
   /** Whether the crop that the rule would make passes, and only the one set by hand does not. */
@@ -55,7 +58,9 @@ export function reportPeople(
     const rule = ruleFor(ticket, person);
     const own = { person, name: personName(person), quantity: quantityOf(ticket, person), rule, cell };
     const photo = cell?.photo ?? person.photo;
-    return { ...own, photo, ...judge(job, photos, cell, photo, rule, write) };
+    const backdrop = photo === null ? undefined : job.backdrops[photo];
+    const background = backgroundOf(rule, backdrop, (cell?.look ?? null) !== null);
+    return { ...own, photo, background, ...judge(job, photos, cell, photo, rule, background, write) };
   });
 }
 
@@ -67,6 +72,7 @@ function judge(
   cell: CellPlan | undefined,
   photo: PhotoId | null,
   rule: DocumentRule,
+  background: BackgroundState,
   write: WriteOptions,
 ): Judged {
   const facts = photo === null ? undefined : photos[photo];
@@ -91,9 +97,12 @@ function judge(
   const failing = measured.figures.filter(({ passes }) => !passes);
   const slanted = Math.abs(measured.slant) > MOST_SLANT;
   if (failing.length === 0 && !slanted) {
-    return face.sure
-      ? { state: "passes", measured, advice: "" }
-      : { state: "unsure", measured, advice: "Look whether the handles are where they should be." };
+    if (background.is === "put behind" && !background.passes)
+      return { state: "fails", measured, advice: sayBackground(background, rule) };
+    if (!face.sure)
+      return { state: "unsure", measured, advice: "Look whether the handles are where they should be." };
+    const open = sayNotMeasured(measured, background, rule);
+    return { state: open === "" ? "passes" : "not measured", measured, advice: open };
   }
   if (failing.some(({ value }) => value === null)) {
     return { state: "no handles", measured, advice: "The rule has a head width: set the ears on the photo." };
@@ -104,6 +113,26 @@ function judge(
     short ?? `${said(failing, write)} A crop that passes is there: give the photo back to the rule.`;
   return { state: "fails", measured, advice, mendable: short === null };
 }
+
+/** What a rule leaves to the eye, or states and nobody measured; empty where everything was measured. */
+function sayNotMeasured(measured: FaceOnPiece, background: BackgroundState, rule: DocumentRule): string {
+  return [
+    ...(measured.figures.length === 0
+      ? ["The rule gives no figures for the head: look at it yourself."]
+      : []),
+    ...(background.is === "not measured"
+      ? [
+          `The background was not measured. It should be ${rule.background!.words}: look at it, or put another behind.`,
+        ]
+      : []),
+  ].join(" ");
+}
+
+const sayBackground = (
+  { deviation }: Extract<BackgroundState, { is: "put behind" }>,
+  { background }: DocumentRule,
+): string =>
+  `What was put behind is ΔE 2000 ${deviation.toFixed(1)} from ${background!.words}; up to ${background!.tolerance} will do. Put another colour behind.`;
 
 /** "Head height is 38.2 mm, 2.2 mm too much." */
 export function sayFigure({ name, value, allowed }: Figure, write: WriteOptions): string {

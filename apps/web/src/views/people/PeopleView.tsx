@@ -39,6 +39,7 @@ function People({ id, job }: { id: string; job: Job }) {
   const doing = useDoing();
   const { ticket } = job;
   const passing = reports.filter(({ state }) => state === "passes").length;
+  const partly = reports.filter(({ state }) => state === "not measured").length;
 
   const readList = (file: File) =>
     doing(async () => {
@@ -97,6 +98,7 @@ function People({ id, job }: { id: string; job: Job }) {
           <div className="mb-4 flex flex-wrap items-center gap-3">
             <p className="mr-auto text-[16px] font-semibold" role="status">
               {reports.length === 0 ? "Nobody yet" : `${passing} of ${reports.length} pass`}
+              {partly > 0 && `, ${partly} ${partly === 1 ? "is" : "are"} right as far as measured`}
             </p>
             <FileButton
               label="Photo files"

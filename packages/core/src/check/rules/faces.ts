@@ -9,12 +9,14 @@ const LEVELS: Record<Exclude<PersonState, "passes" | "no photo">, FindingLevel> 
   fails: "wrong",
   "no handles": "look",
   unsure: "look",
+  "not measured": "look",
 };
 
 const SAID: Record<keyof typeof LEVELS, string> = {
   fails: "do not meet their rule",
   "no handles": "have no handles on their photo yet, so nothing is measured",
   unsure: "were found by the program, which is not sure: look at their handles",
+  "not measured": "are right where they were measured, but not all that their rule states was",
 };
 
 /** Heads that an office would refuse, and those that nobody has measured. */

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { check } from "../../check/index.ts";
 import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import { LIMITS, readJob, type Job } from "../../job/index.ts";
 import { mm } from "../../length/index.ts";
+import { AS_IT_IS } from "../../look/index.ts";
 import { outputFiles } from "../../output/index.ts";
 import { reportPeople } from "../../people/index.ts";
 import { arrange } from "../../plan/arrange.ts";
@@ -166,7 +168,7 @@ describe("how people stand to their rules", () => {
     const people = [...ticket(job).people, { ...ticket(job).people[0]!, shot: 9, name: "Cleo", photo: null }];
     const all = report(applyEdit(job, { do: "ticket", change: { people } }));
     expect(all.map(({ name, state }) => [name, state])).toEqual([
-      ["ada", "passes"],
+      ["ada", "not measured"],
       ["ben", "no handles"],
       ["Cleo", "no photo"],
     ]);
@@ -180,7 +182,7 @@ describe("how people stand to their rules", () => {
       do: "ticket",
       change: { rule: "us-passport", rules: [ruleById("us-passport")] },
     };
-    expect(report(applyEdit(job, us))[0]!.state).toBe("passes");
+    expect(report(applyEdit(job, us))[0]!.state).toBe("not measured");
     const byHand = applyEdit(job, { do: "shot", shot: 1, change: { scale: 1 } });
     const tight = applyEdit(byHand, { do: "shot", shot: 1, change: { scale: 3 } });
     const [ada] = report(tight);
@@ -190,7 +192,55 @@ describe("how people stand to their rules", () => {
       /^Head height is [\d.]+\u00a0mm, [\d.]+\u00a0mm too much\. A crop that passes is there/,
     );
     const back = applyEdit(tight, { do: "back to computed", cell: ada!.cell!.key });
-    expect(report(back)[0]!.state).toBe("passes");
+    expect(report(back)[0]!.state).toBe("not measured");
+  });
+
+  it("passes nobody whose rule states more than was measured", () => {
+    const job = make(add("ada"), { do: "faces", faces: { ada: face } });
+    const [ada] = report(job);
+    expect(ada).toMatchObject({ state: "not measured", background: { is: "not measured" } });
+    expect(ada!.advice).toBe(
+      "The background was not measured. It should be plain and light: look at it, or put another behind.",
+    );
+    const findings = check(job, photos, arrange(job, photos), words);
+    expect(findings.map(({ rule }) => rule)).toContain("face-not-measured");
+    const behind = (colour: string): JobEdit => ({
+      do: "backdrops",
+      backdrops: { ada: { strokes: [], fill: { kind: "flat", colour }, mask: "mask", made: "made" } },
+    });
+    // The rule of Schengen visas wants #dfe2e5 within 16: that itself is 0 from it.
+    const wanted = ruleById("schengen-visa").background!;
+    const right = applyEdit(job, behind(wanted.colour));
+    expect(report(right)[0]).toMatchObject({
+      state: "passes",
+      advice: "",
+      background: { is: "put behind", deviation: 0, passes: true },
+    });
+    // Colorimetry: a green is farther than any tolerance from a light grey.
+    expect(report(applyEdit(job, behind("#2e8b57")))[0]).toMatchObject({
+      state: "fails",
+      advice: expect.stringMatching(/^What was put behind is ΔE 2000 [\d.]+ from plain and light/) as string,
+    });
+    const toned = applyEdit(right, {
+      do: "style",
+      change: { look: { ...AS_IT_IS, saturation: -1 } },
+    });
+    expect(report(toned)[0]!.state).toBe("not measured");
+    const rule = {
+      ...ruleById("iso-full-frontal"),
+      headHeight: undefined,
+      eyeLine: undefined,
+      headWidth: undefined,
+    };
+    const bare = applyEdit(job, {
+      do: "ticket",
+      change: { rule: rule.id, rules: [JSON.parse(JSON.stringify(rule)) as typeof rule] },
+    });
+    expect(report(bare)[0]).toMatchObject({
+      state: "not measured",
+      background: { is: "not ruled" },
+      advice: "The rule gives no figures for the head: look at it yourself.",
+    });
   });
 
   it("asks for the ears where the rule has a head width, and for a look where the program is not sure", () => {
