@@ -1,12 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { NO_EDGES } from "../geometry/index.ts";
-import { applyEdit } from "../edit/index.ts";
+import { applyEdit, type JobEdit } from "../edit/index.ts";
 import type { Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { mm, um } from "../length/index.ts";
 import type { CaptionStyle } from "../words/index.ts";
 import { PRINTERS, printerOfJob } from "../printer/index.ts";
+import { withoutPhotos } from "../pattern/index.ts";
+import { EVERY_PHOTO } from "../stash/index.ts";
 import { check, toCheck } from "./index.ts";
 
 const photos = {
@@ -54,7 +56,62 @@ describe("check", () => {
   it("finds a photo whose file is gone", () => {
     expect(rules(applyEdit(job("good"), { do: "shot", shot: 1, change: { photo: "gone" } }))).toEqual([
       "missing-photo",
+      // The one that was in all cells is in none of them any more.
+      "photo-on-no-sheet",
     ]);
+  });
+
+  it("tells every photo that is on no sheet, once, with a way to get it there", () => {
+    const three = ["good", "medium", "lying"].map((id) => ({
+      id,
+      name: `${id}.jpg`,
+      stars: id === "good" ? 5 : 0,
+    }));
+    const of = (kind: Kind, ...edits: JobEdit[]) =>
+      [{ do: "add photos", photos: three } as JobEdit, ...edits].reduce(applyEdit, freshJob(kind, "Check"));
+    const told = (one: Job) =>
+      findings(one)
+        .filter(({ rule }) => rule.endsWith("-photo") || rule.startsWith("photo-"))
+        .map(({ rule, level, sentence }) => [rule, level, sentence.split(".jpg").length - 1, sentence]);
+    // One photo is printed, two are not.
+    expect(told(of("copies"))).toEqual([
+      [
+        "photo-on-no-sheet",
+        "look",
+        2,
+        expect.stringMatching(/^medium\.jpg and lying\.jpg are on no sheet\. This/),
+      ],
+    ]);
+    expect(told(of("contact"))).toEqual([]);
+    const best = of("contact", { do: "pick", change: { stars: 4 } });
+    expect(told(best)).toEqual([
+      [
+        "filtered-photo",
+        "look",
+        2,
+        "medium.jpg and lying.jpg are on no sheet, because the job shows photos with at least 4 stars alone.",
+      ],
+    ]);
+    expect(mended(best, "filtered-photo")).not.toContain("filtered-photo");
+    // Nothing is left: that is no want of room on the paper.
+    const none = of("contact", { do: "pick", change: { tag: "album", folder: "" } });
+    expect(rules(none)).toContain("filtered-photo");
+    expect(rules(none)).not.toContain("nothing-fits");
+    expect(told(none)[0]!.slice(0, 3)).toEqual(["filtered-photo", "wrong", 3]);
+    const grid = of("collage", {
+      do: "ticket",
+      change: { way: "grid", columns: 1, rows: 2, sheets: "one" },
+    });
+    expect(told(grid)).toEqual([
+      ["photo-on-no-sheet", "look", 1, expect.stringMatching(/^lying\.jpg is on no sheet\. Every cell/)],
+    ]);
+    expect(mended(grid, "photo-on-no-sheet")).not.toContain("photo-on-no-sheet");
+    // The next client's photos have other stars.
+    expect(withoutPhotos(best).pick).toEqual(EVERY_PHOTO);
+  });
+
+  it("says of a list of nobody nothing about paper", () => {
+    expect(rules(freshJob("portraits", "Check"))).not.toContain("nothing-fits");
   });
 
   it("finds photos under 200 ppi and those that are enlarged", () => {

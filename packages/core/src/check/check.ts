@@ -8,6 +8,7 @@ import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
 import { mostPieces } from "./rules/mostPieces.ts";
+import { notOnSheet } from "./rules/notOnSheet.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
 import { paperEdge } from "./rules/paperEdge.ts";
 import { press, trueSize } from "./rules/press.ts";
@@ -23,6 +24,7 @@ const RULES: readonly Rule[] = [
   mostPieces,
   sheetPixels,
   emptyCells,
+  notOnSheet,
   faces,
   paperEdge,
   resolution,

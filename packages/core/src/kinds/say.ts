@@ -83,7 +83,8 @@ function sayWorn(job: Job): string {
     roles.has("overlay") && "an overlay",
     roles.has("watermark") && "a watermark",
     roles.has("stamp") && "a stamp",
-    (roles.has("backing") || job.ground !== null) && "a backing",
+    roles.has("backing") && "a backing",
+    job.ground && (job.ground.kind === "flat" ? "a coloured sheet" : "a sheet that changes colour"),
   ].filter((part) => typeof part === "string");
   const worn = job.worn ? [`“${job.worn.name}” tried on`] : [];
   const list = [...worn, ...all];

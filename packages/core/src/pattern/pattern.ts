@@ -52,7 +52,7 @@ export const writePattern = ({ name, folder, job }: Pattern) => ({
 
 /**
  * A job with its photos left out and everything else kept: paper, cells, places set by hand, shot numbers, and whether
- * a photo fills its cell. Crops go, for they were made for the photos.
+ * a photo fills its cell. Crops and filters go, for they were made for the photos.
  */
 export function withoutPhotos(job: Job): Job {
   const shots = Object.fromEntries(
@@ -77,6 +77,8 @@ export function withoutPhotos(job: Job): Job {
   return {
     ...job,
     stash: [],
+    // Marks and folders are those of the photos: the next ones would all be left out by them.
+    pick: { ...job.pick, stars: 0, tag: null, folder: null },
     list: {},
     faces: {},
     backdrops: {},

@@ -86,7 +86,7 @@ function matBands(
 ): { opening: Rect; corner: Um } {
   let opening = from;
   mat.layers.forEach(({ reveal, colour }, i) => {
-    const edges = i === 0 && mat.optical ? raised(reveal) : reveal;
+    const edges = i === 0 && mat.optical ? raisedReveal(reveal) : reveal;
     const inner = inset(opening, edges);
     const outer = i === 0 && run ? ranOn(opening, run) : opening;
     bands.push({ outer, inner, outerCorner: i === 0 ? corner : um(0), innerCorner: um(0), colour });
@@ -101,7 +101,7 @@ function matBands(
 }
 
 /** The same opening a little higher: what is taken off above is added below. */
-function raised(reveal: Edges): Edges {
+export function raisedReveal(reveal: Edges): Edges {
   const by = Math.min(reveal.top, Math.round(((reveal.top + reveal.bottom) / 2) * OPTICAL));
   return { ...reveal, top: um(reveal.top - by), bottom: um(reveal.bottom + by) };
 }

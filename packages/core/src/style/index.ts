@@ -1,4 +1,4 @@
-export { frameOf, type Band, type Frame } from "./bands.ts";
+export { frameOf, raisedReveal, type Band, type Frame } from "./bands.ts";
 export { KEPT_WITH_PROGRAM, type KeptStyle } from "./kept.ts";
 export {
   BARE,

@@ -26,8 +26,10 @@ export function packedQuestion(
   const allTurn = pieces.every(({ mayTurn }) => mayTurn);
   const papers = [job.sheet.paper, ...others].flatMap((paper): LyingPaper[] => {
     const ways = waysToLie(job.sheet, paper);
-    // Where every piece may turn, a paper on its side holds nothing that it would not hold upright.
-    return (allTurn && job.sheet.lie === "most" ? ways.slice(0, 1) : ways).map((lying) => ({ paper, lying }));
+    const [upright, onSide] = ways.map((lying) => layoutArea(job.sheet, lying));
+    // Where every piece may turn and the margins turn with the paper, it holds on its side what it holds upright.
+    const isSame = upright!.width === onSide?.height && upright!.height === onSide.width;
+    return (allTurn && isSame ? ways.slice(0, 1) : ways).map((lying) => ({ paper, lying }));
   });
   const room = papers.map(({ paper, lying }) => {
     const { width, height } = layoutArea(job.sheet, lying);

@@ -1,5 +1,6 @@
-import { evenEdges, LIMITS, mm, type Mat } from "@wide-quilt/core";
+import { evenEdges, LIMITS, mm, raisedReveal, type Edges, type Mat } from "@wide-quilt/core";
 import { LengthField } from "../../../ui/LengthField.tsx";
+import type { Words } from "../../../words/words.ts";
 import { Segments } from "../../../ui/Segments.tsx";
 import { Check } from "../../../ui/Check.tsx";
 import { ColourField } from "./ColourField.tsx";
@@ -18,7 +19,7 @@ export function MatEditor({ finish: { style, words, set } }: EditorProps) {
     if (count === "0") return set({ mat: null });
     const [upper = UPPER, lower = LOWER] = mat?.layers ?? [];
     const all = count === "1" ? [upper] : [upper, lower];
-    set({ mat: { bevel: BEVEL, optical: true, ...mat, layers: all } });
+    set({ mat: { bevel: BEVEL, optical: false, ...mat, layers: all } });
   };
   return (
     <>
@@ -81,8 +82,20 @@ export function MatEditor({ finish: { style, words, set } }: EditorProps) {
             checked={mat.optical}
             onChange={(optical) => change({ optical })}
           />
+          {mat.optical && <Raised reveal={mat.layers[0]!.reveal} words={words} />}
         </>
       )}
     </>
+  );
+}
+
+/** What becomes of the upper and lower width that were typed, when the opening sits higher. */
+function Raised({ reveal, words }: { reveal: Edges; words: Words }) {
+  const { top, bottom } = raisedReveal(reveal);
+  return (
+    <p className="text-[12.5px] text-ink-2">
+      Printed <b className="measure font-medium text-ink">{words.length(top)}</b> above and{" "}
+      <b className="measure font-medium text-ink">{words.length(bottom)}</b> below.
+    </p>
   );
 }
