@@ -163,6 +163,62 @@ test("axe finds nothing on the other kinds of jobs, their panels, the cut plan a
   expect(await faults(page)).toEqual([]);
 });
 
+test("nothing of the head, the ticket and the press is cut off at 1024 × 700, of any kind, with a name of 150 letters", async ({
+  table: page,
+  folder,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 700 });
+  await startCopies(page, await cameraPhoto(folder, "MS-421.jpg", 600, 800));
+  await page.getByRole("button", { name: "Copies of one photo", exact: true }).click();
+  await page.getByRole("textbox", { name: "Name" }).fill("Terns over the outer sandbank ".repeat(5));
+  await page.keyboard.press("Enter");
+  /** What reaches over the window, or over what it stands in. */
+  const cutOff = () =>
+    page.evaluate(() => {
+      const { innerWidth, innerHeight } = window;
+      const root = document.documentElement;
+      const parts = [
+        ...document.querySelectorAll("header a, header button, header select, [aria-label='Ticket'] button"),
+      ];
+      const over = parts.filter((part) => {
+        const { left, top, right, bottom, width } = part.getBoundingClientRect();
+        const isName = part.closest("nav") !== null;
+        const isCut = !isName && part.tagName !== "SELECT" && part.scrollWidth > part.clientWidth + 1;
+        return (
+          width > 0 && (left < 0 || top < 0 || right > innerWidth + 0.5 || bottom > innerHeight || isCut)
+        );
+      });
+      return [
+        ...over.map((part) => part.textContent),
+        ...(root.scrollWidth > innerWidth || root.scrollHeight > innerHeight ? ["the page scrolls"] : []),
+      ];
+    });
+  const kind = page.getByRole("combobox", { name: "Kind of job" });
+  const kinds = await kind
+    .locator("option")
+    .evaluateAll((all) => all.map((one) => (one as HTMLOptionElement).value));
+  expect(kinds.length).toBeGreaterThanOrEqual(7);
+  for (const one of kinds) {
+    await kind.selectOption(one);
+    await saved(page);
+    expect([one, await cutOff()]).toEqual([one, []]);
+    await expect(page.getByRole("link", { name: "Print or export" })).toBeInViewport({ ratio: 1 });
+  }
+  // The right column at its end does not take the page along.
+  const aside = page.getByRole("complementary", { name: /^Selected cell/ });
+  await aside.evaluate((element) => element.scrollTo(0, element.scrollHeight));
+  await aside.hover();
+  await page.mouse.wheel(0, 2000);
+  expect(await page.evaluate(() => [window.scrollY, document.documentElement.scrollTop])).toEqual([0, 0]);
+  expect(await cutOff()).toEqual([]);
+  await page.getByRole("link", { name: "Print or export" }).click();
+  await expect(page.getByRole("heading", { name: "Press" })).toBeVisible();
+  expect(await cutOff()).toEqual([]);
+  await page.getByRole("link", { name: "Cut plan" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  expect((await cutOff()).filter((part) => part !== "the page scrolls")).toEqual([]);
+});
+
 test("stays whole at 1024 and at 2560 pixels", async ({ table: page, folder }) => {
   await startCopies(page, await cameraPhoto(folder, "MS-421.jpg", 600, 800));
   for (const [width, height] of [

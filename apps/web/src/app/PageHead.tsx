@@ -14,7 +14,9 @@ interface Props {
 /** The head of a page: where one is, and what can be done there. */
 export function PageHead({ title, under = [], className = "", children }: Props) {
   return (
-    <header className={`flex h-12 items-center gap-3.5 border-b border-line bg-white px-4 ${className}`}>
+    <header
+      className={`flex h-12 min-w-0 items-center gap-3.5 border-b border-line bg-white px-4 ${className}`}
+    >
       <Way
         steps={[
           ...under,

@@ -10,7 +10,7 @@ export function Way({ steps }: { steps: readonly ReactNode[] }) {
         <Logo />
         <strong className="text-[15px] font-[680] max-[1100px]:sr-only">Wide Quilt</strong>
       </Link>
-      <nav aria-label="Where you are" className="flex min-w-0 items-center gap-3.5">
+      <nav aria-label="Where you are" className="flex min-w-0 items-center gap-3.5 overflow-clip">
         {steps.map((step, i) => (
           <Fragment key={i}>
             <span aria-hidden className="text-edge">

@@ -1,5 +1,5 @@
 const BASE =
-  "gently inline-flex items-center justify-center gap-2 rounded-[7px] border px-3 py-1.5 text-[13px] font-semibold whitespace-nowrap transition-colors disabled:cursor-not-allowed disabled:opacity-45";
+  "gently relative inline-flex shrink-0 items-center justify-center gap-2 rounded-[7px] border px-3 py-1.5 text-[13px] font-semibold whitespace-nowrap transition-colors disabled:cursor-not-allowed disabled:opacity-45";
 
 /** The looks of a button, for whatever element is one. */
 export const button = {

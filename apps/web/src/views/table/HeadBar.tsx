@@ -23,7 +23,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   const found = useLaterSelector(selectToCheck).length;
   const dispatch = useAppDispatch();
   return (
-    <header className="flex items-center gap-3.5 border-b border-line bg-white px-4">
+    <header className="flex min-w-0 items-center gap-3.5 border-b border-line bg-white px-4 max-[1200px]:gap-2.5">
       <Way steps={[<WayToJobs key="jobs" />, <JobName key="name" name={name} />]} />
       <KindSwitch />
       <SavedState />
@@ -35,7 +35,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
         title={undoTitle(undo, theirs)}
         onClick={() => void dispatch(step("undo"))}
       >
-        <Undo2 size={15} aria-hidden /> Undo
+        <Undo2 size={15} aria-hidden /> <Narrow>Undo</Narrow>
       </button>
       <button
         type="button"
@@ -44,7 +44,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
         title={redo ? `Redo: ${redo} (Ctrl Shift Z)` : "Nothing to redo"}
         onClick={() => void dispatch(step("redo"))}
       >
-        <Redo2 size={15} aria-hidden /> Redo
+        <Redo2 size={15} aria-hidden /> <Narrow>Redo</Narrow>
       </button>
       {found > 0 && (
         <button
@@ -53,7 +53,9 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
           onClick={() => document.getElementById(TO_CHECK)?.scrollIntoView({ block: "nearest" })}
         >
           <TriangleAlert size={15} aria-hidden />
-          {found === 1 ? "1 thing to check" : `${found} things to check`}
+          <span>
+            {found} <Narrow>{found === 1 ? "thing" : "things"}</Narrow> to check
+          </span>
         </button>
       )}
       <KeepPattern id={id} name={name} />
@@ -63,6 +65,11 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
     </header>
   );
 });
+
+/** Words that a narrow window does without; they are still read out. */
+const Narrow = ({ children }: { children: string }) => (
+  <span className="max-[1200px]:sr-only">{children}</span>
+);
 
 function undoTitle(undo: string | null, theirs: string | null): string {
   if (undo !== null) return `Undo: ${undo} (Ctrl Z)`;

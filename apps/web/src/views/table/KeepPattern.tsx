@@ -15,7 +15,8 @@ export function KeepPattern({ id, name }: { id: string | null; name: string }) {
   return (
     <Popover>
       <PopoverButton className={button.plain}>
-        <BookMarked size={15} aria-hidden /> Keep as pattern
+        <BookMarked size={15} aria-hidden />
+        <span className="max-[1200px]:sr-only">Keep as pattern</span>
       </PopoverButton>
       <PopoverPanel
         focus

@@ -47,7 +47,7 @@ export function TableView() {
   if (isGone) return <Deleted />;
   if (name === undefined) return <Coming what="Laying out the sheet …" waits={waits} />;
   return (
-    <div className="grid h-screen min-h-[560px] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-hidden">
+    <div className="relative grid h-screen min-h-[560px] grid-cols-[minmax(0,1fr)] grid-rows-[48px_auto_minmax(0,1fr)_30px] overflow-clip">
       <HeadBar name={name} />
       <section aria-label="Ticket" className="border-b border-line bg-white px-5 pt-3 pb-2.5">
         <Ticket />
@@ -58,7 +58,7 @@ export function TableView() {
         <Table />
         <aside
           aria-label="Selected cell, finish and things to check"
-          className="overflow-y-auto border-l border-line bg-[#fafaf8] p-3.5"
+          className="relative overflow-y-auto border-l border-line bg-[#fafaf8] p-3.5"
         >
           <SideSwitch />
           {side === "cell" ? (
