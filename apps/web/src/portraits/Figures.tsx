@@ -18,11 +18,8 @@ export function Figures({ measured, words }: { measured: FaceOnPiece; words: Wor
 }
 
 function FigureRow({ figure: { name, value, allowed, passes }, words }: { figure: Figure; words: Words }) {
-  const tenth = (length: number) => words.length(um(Math.round(length / 100) * 100));
-  const range =
-    allowed.from === allowed.to
-      ? words.length(allowed.from)
-      : `${words.figure(allowed.from)} to ${words.length(allowed.to)}`;
+  const tenth = (length: number) => words.measure(um(Math.round(length / 100) * 100));
+  const range = words.span(allowed);
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-2">
       <dt className="text-ink-2">{FIGURE_WORDS[name]}</dt>

@@ -3,6 +3,8 @@ import {
   readSize,
   um,
   umPer,
+  unitOf,
+  writeFigure,
   type LengthRange,
   type Size,
   type Um,
@@ -30,15 +32,18 @@ const STEP: Record<Unit, number> = { mm: 1, cm: 0.1, in: 1 / 16, pt: 1, px: 1 };
 
 /** A field that takes a length in any unit, sums included: "35mm", "3 1/2 in", "210mm/3 - 2mm". */
 export function LengthField({ value, range, words, onPair, ...field }: Props) {
-  const { unit, ppi } = words;
+  // What stands there is read as it stands: a bare figure that is typed is in the unit that is shown.
+  const unit = unitOf([value], words);
+  const shown = { ...words, unit };
+  const { ppi } = words;
   return (
     <FigureField
       {...field}
       value={value}
-      shown={words.figure(value)}
+      shown={writeFigure(value, shown)}
       unit={unit}
       inputMode="text"
-      read={(text) => (onPair && pairInside(text, range, words, onPair)) ?? lengthInside(text, range, words)}
+      read={(text) => (onPair && pairInside(text, range, shown, onPair)) ?? lengthInside(text, range, shown)}
       step={(times) => {
         const next = value + Math.round(STEP[unit] * umPer(unit, ppi) * times);
         return um(Math.min(Math.max(next, range.least), range.most));

@@ -2,8 +2,10 @@ import { useMemo } from "react";
 import {
   writeFigure,
   writeLength,
+  writeMeasure,
   writeNumber,
   writeSize,
+  writeSpan,
   type Size,
   type Um,
   type Unit,
@@ -16,9 +18,14 @@ export interface Words {
   unit: Unit;
   locale: string;
   ppi: number;
+  /** A length that was chosen, in the unit that it is round in. */
   length(um: Um): string;
+  /** A length that was measured, in the reader’s unit. */
+  measure(um: Um): string;
+  /** The bare figure in the reader’s unit. */
   figure(um: Um, least?: number): string;
   size(size: Size): string;
+  span(span: { from: Um; to: Um }): string;
   number(value: number, least?: number, most?: number): string;
   percent(share: number): string;
 }
@@ -31,8 +38,10 @@ export function useWords(ppi = 300): Words {
     return {
       ...write,
       length: (um) => writeLength(um, write),
+      measure: (um) => writeMeasure(um, write),
       figure: (um, least = 0) => writeFigure(um, { ...write, least }),
       size: (size) => writeSize(size, write),
+      span: (span) => writeSpan(span, write),
       number: (value, least = 0, most = 0) => writeNumber(value, LOCALE, least, most),
       percent: (share) => `${writeNumber(share * 100, LOCALE, 0, 0)}\u00a0%`,
     };

@@ -1,6 +1,6 @@
 import { evenEdges } from "../geometry/index.ts";
 import { JOB_VERSION, type Job } from "../job/index.ts";
-import { mm, um } from "../length/index.ts";
+import { mm, nearest, um, UM_PER_INCH } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";
 import { PRINTERS, printerOfJob, type Printer } from "../printer/index.ts";
 import { kindNamed } from "./index.ts";
@@ -19,7 +19,8 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
     format: "wide-quilt-job",
     version: JOB_VERSION,
     name,
-    ticket: own.fresh({ gap: mm(2), letter, photos: 0 }),
+    // What is round in millimetres is not in inches.
+    ticket: own.fresh({ gap: letter ? nearest(UM_PER_INCH / 16) : mm(2), letter, photos: 0 }),
     sheet: {
       paper: {
         name: letter && paper.alias && paper.group === "Photo paper" ? paper.alias : paper.name,
@@ -28,7 +29,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
       },
       lie: "most",
       trim: null,
-      margins: evenEdges(own.margins ?? um(0)),
+      margins: evenEdges(own.margins?.[letter ? "letter" : "metric"] ?? um(0)),
       bleed: um(0),
       safe: um(0),
       enlarged: 0,

@@ -53,9 +53,9 @@ export interface KindOf<K extends Kind> {
   withoutPhoto?(ticket: TicketOf<K>, photo: string, to: PhotoRef | null): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
   withoutPhotos?(ticket: TicketOf<K>): TicketOf<K>;
-  /** What the cells of a new job wear, and the margins of its sheets. */
+  /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
   wears?: StyleChange;
-  margins?: Um;
+  margins?: { metric: Um; letter: Um };
   /** Whether it is printed to measure the printer: its scale error is then left in. */
   measuresPrinter?: true;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */

@@ -1,6 +1,6 @@
 import { toPx } from "./pixels.ts";
 import { umPer, type Unit } from "./unit.ts";
-import type { Um } from "./um.ts";
+import { UM_PER_INCH, type Um } from "./um.ts";
 
 export interface WriteOptions {
   unit: Unit;
@@ -48,20 +48,69 @@ export function writeNumber(value: number, locale: string | undefined, least: nu
   return format.format(value);
 }
 
-/** The figure of a length in a unit, without the unit: 88 900 µm in inches is "3.5". */
+/**
+ * The unit that lengths are shown in: the reader’s where all of them are round there, the other system’s where they are
+ * round in that, else the reader’s. Round is what at most two decimals say exactly, or a common fraction of an inch. What
+ * belongs together is asked about together, so that both sides of a size are in one unit. Points and pixels stay.
+ *
+ *     35 × 45 mm for a reader of inches: mm      2 × 3½ in for a reader of mm: mm (50.8 × 88.9)      1/16 in: in
+ */
+export function unitOf(lengths: readonly Um[], { unit }: Pick<WriteOptions, "unit">): Unit {
+  if (unit === "pt" || unit === "px") return unit;
+  const other = unit === "in" ? ("mm" as const) : ("in" as const);
+  return [unit, other].find((one) => lengths.every((length) => isRound(length, one))) ?? unit;
+}
+
+/** What two decimals say, in µm; a hundredth of an inch is 254 µm exactly. */
+const HUNDREDTH: Record<"mm" | "cm" | "in", number> = { mm: 10, cm: 100, in: 254 };
+/** Inches are divided into no finer parts than this. */
+const FINEST = 16;
+
+const isRound = (length: Um, unit: "mm" | "cm" | "in"): boolean =>
+  isMultiple(length, HUNDREDTH[unit]) || (unit === "in" && isMultiple(length, UM_PER_INCH / FINEST));
+
+/** Lengths are whole micrometres, so that a multiple may be half a one off. */
+const isMultiple = (length: Um, of: number): boolean =>
+  Math.abs(length / of - Math.round(length / of)) * of < 0.5001;
+
+/** The figure of a length in a unit, without the unit: 88 900 µm in inches is "3.5", 85 725 µm "3 3/8". */
 export function writeFigure(length: Um, { unit, ppi, locale, least = 0 }: WriteOptions): string {
+  const isFraction = unit === "in" && !isMultiple(length, HUNDREDTH.in) && isRound(length, unit);
+  if (isFraction) return writeFraction(length);
   const value = unit === "px" ? toPx(length, ppi) : length / umPer(unit, ppi);
   const most = DECIMALS[unit];
   return writeNumber(value, locale, Math.min(least, most), most);
 }
 
+/** "3 3/8", "-1/16" */
+function writeFraction(length: Um): string {
+  const parts = Math.round((Math.abs(length) * FINEST) / UM_PER_INCH);
+  const whole = Math.floor(parts / FINEST);
+  let [above, below] = [parts % FINEST, FINEST];
+  while (above % 2 === 0) [above, below] = [above / 2, below / 2];
+  return `${length < 0 ? "-" : ""}${whole > 0 ? `${whole} ` : ""}${above}/${below}`;
+}
+
 /** A length with its unit, joined by a no-break space: "35 mm". */
 export function writeLength(length: Um, options: WriteOptions): string {
-  return `${writeFigure(length, options)}\u00a0${options.unit}`;
+  const unit = unitOf([length], options);
+  return `${writeFigure(length, { ...options, unit })}\u00a0${unit}`;
 }
 
 /** Two lengths that belong together, never broken over two lines: "35 × 45 mm". */
-export function writeSize(size: { width: Um; height: Um }, options: WriteOptions): string {
-  const [w, h] = [writeFigure(size.width, options), writeFigure(size.height, options)];
-  return `${w}\u00a0×\u00a0${h}\u00a0${options.unit}`;
+export function writeSize({ width, height }: { width: Um; height: Um }, options: WriteOptions): string {
+  const unit = unitOf([width, height], options);
+  const [w, h] = [width, height].map((side) => writeFigure(side, { ...options, unit }));
+  return `${w}\u00a0×\u00a0${h}\u00a0${unit}`;
 }
+
+/** The lengths from one to another: "32 to 36 mm". */
+export function writeSpan({ from, to }: { from: Um; to: Um }, options: WriteOptions): string {
+  const unit = unitOf([from, to], options);
+  if (from === to) return writeLength(from, options);
+  return `${writeFigure(from, { ...options, unit })} to ${writeFigure(to, { ...options, unit })}\u00a0${unit}`;
+}
+
+/** A length that was measured or worked out, in the reader’s unit however it comes out there. */
+export const writeMeasure = (length: Um, options: WriteOptions): string =>
+  `${writeFigure(length, options)}\u00a0${options.unit}`;

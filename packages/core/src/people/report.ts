@@ -1,6 +1,6 @@
 import type { Job, PhotoId } from "../job/index.ts";
 import { personName, quantityOf, ruleFor, type Person } from "../kinds/index.ts";
-import { writeLength, type WriteOptions, um } from "../length/index.ts";
+import { writeMeasure, type WriteOptions, um } from "../length/index.ts";
 import { uprightPiece, type CellPlan, type Photos, type SheetPlan } from "../plan/index.ts";
 import {
   FIGURE_WORDS,
@@ -137,7 +137,7 @@ const sayBackground = (
 /** "Head height is 38.2 mm, 2.2 mm too much." */
 export function sayFigure({ name, value, allowed }: Figure, write: WriteOptions): string {
   if (value === null) return `${FIGURE_WORDS[name]} needs the handles at the ears.`;
-  const length = (of: number) => writeLength(um(Math.round(of / 10) * 10), write);
+  const length = (of: number) => writeMeasure(um(Math.round(of / 10) * 10), write);
   if (value > allowed.to)
     return `${FIGURE_WORDS[name]} is ${length(value)}, ${length(value - allowed.to)} too much.`;
   if (value < allowed.from)

@@ -1,4 +1,4 @@
-import { um, writeLength, type WriteOptions } from "../length/index.ts";
+import { um, writeMeasure, type WriteOptions } from "../length/index.ts";
 import type { Placement } from "./place.ts";
 
 const SIDES = {
@@ -25,7 +25,7 @@ export function sayShort(placement: Placement, write: WriteOptions): string | nu
     .filter((side) => short[side] > SEEN)
     .map(
       (side) =>
-        `${writeLength(um(Math.ceil((short[side] - ROUNDED) / 100) * 100), write)} more ${SIDES[side]}`,
+        `${writeMeasure(um(Math.ceil((short[side] - ROUNDED) / 100) * 100), write)} more ${SIDES[side]}`,
     );
   const needs = missing.length === 0 ? "a little more around the head" : listed(missing);
   return `The photo needs ${needs}: step back and take it again.`;

@@ -156,7 +156,7 @@ function Steps({ job, sheet, plan }: { job: Job; sheet: SheetPlan; plan: Extract
                     </td>
                     <td>{atStop} edge</td>
                     <td className={`measure text-right ${set ? "font-semibold text-accent" : "text-ink-2"}`}>
-                      {words.length(stop)}
+                      {words.measure(stop)}
                       {!set && <span className="sr-only">, as before</span>}
                     </td>
                     <td className="measure text-right">{frees || ""}</td>

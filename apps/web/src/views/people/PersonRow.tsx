@@ -138,7 +138,7 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
             {measured.figures.map(({ name: figure, value, passes }) => (
               <li key={figure} className={passes ? "text-ink-2" : "font-semibold text-wrong"}>
                 <span className="font-sans">{FIGURE_WORDS[figure]}</span>{" "}
-                {value === null ? "not set" : words.length(um(Math.round(value / 100) * 100))}
+                {value === null ? "not set" : words.measure(um(Math.round(value / 100) * 100))}
               </li>
             ))}
           </ul>

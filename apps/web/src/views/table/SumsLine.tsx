@@ -117,7 +117,7 @@ function Sum({ name, children }: { name: string; children: ReactNode }) {
 }
 
 function sayLeftOver({ top, right, bottom, left }: Edges, words: Words): ReactNode {
-  const one = (um: Um) => words.length(um);
+  const one = (um: Um) => words.measure(um);
   // A micrometre apart is the same to every ruler: what is left over cannot always be halved exactly.
   const alike = (a: Um, b: Um) => Math.abs(a - b) <= 1;
   const sides = alike(left, right) ? `${one(left)} sides` : `${one(left)} left, ${one(right)} right`;

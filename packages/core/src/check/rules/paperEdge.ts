@@ -10,7 +10,7 @@ import {
 } from "../../geometry/index.ts";
 import type { Job } from "../../job/index.ts";
 import { layOut } from "../../kinds/index.ts";
-import { um, writeLength } from "../../length/index.ts";
+import { um, writeLength, writeMeasure } from "../../length/index.ts";
 import { around, type CellPlan, type SheetPlan } from "../../plan/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf } from "../shots.ts";
@@ -38,7 +38,7 @@ function reaching({ sheets }: Inspection, areaOf: (sheet: SheetPlan) => Rect): R
 }
 
 function unprintable(out: readonly Reaching[], { job, words }: Inspection): Finding {
-  const deepest = writeLength(um(Math.max(...out.map(({ by }) => by))), { ...words, ppi: job.sheet.ppi });
+  const deepest = writeMeasure(um(Math.max(...out.map(({ by }) => by))), { ...words, ppi: job.sheet.ppi });
   const { printable, paper } = out[0]!.sheet;
   const wholePaper = printable.width === paper.width && printable.height === paper.height;
   const computed = out.find(({ cell }) => !cell.placed);
@@ -69,7 +69,7 @@ function lost(inspection: Inspection): Finding[] {
     {
       rule: "may-be-lost",
       level: "look",
-      sentence: `${job.sheet.printer.name} prints can lose up to ${writeLength(most, writing)} at each edge. ${sentenceCase(cellsReach(near.length, "come"))} as near as ${writeLength(closest, writing)}.`,
+      sentence: `${job.sheet.printer.name} prints can lose up to ${writeLength(most, writing)} at each edge. ${sentenceCase(cellsReach(near.length, "come"))} as near as ${writeMeasure(closest, writing)}.`,
       cells: keysOf(near.map(({ cell }) => cell)),
       mend: mends
         ? {

@@ -1,4 +1,4 @@
-import { um, writeLength } from "../../length/index.ts";
+import { um, writeLength, writeMeasure } from "../../length/index.ts";
 import type { Rule } from "../finding.ts";
 
 /** Slack of two neighbours that would run into each other. */
@@ -14,7 +14,7 @@ export const slackInGap: Rule = ({ job, sheets, words }) => {
     {
       rule: "slack-in-gap",
       level: "look",
-      sentence: `Pieces are ${writeLength(gap, writing)} apart, so only ${writeLength(left, writing)} of the ${writeLength(slack, writing)} slack is printed between them.`,
+      sentence: `Pieces are ${writeLength(gap, writing)} apart, so only ${writeMeasure(left, writing)} of the ${writeLength(slack, writing)} slack is printed between them.`,
       cells: [],
       mend: {
         label: `Set them ${writeLength(um(slack * 2), writing)} apart`,

@@ -1,4 +1,4 @@
-import { mm } from "../../length/index.ts";
+import { inch, mm } from "../../length/index.ts";
 import { kind } from "../kind.ts";
 import { layOutCollage } from "./layout.ts";
 import { sayCollage } from "./say.ts";
@@ -10,7 +10,7 @@ export const collage = kind({
     "Photos that fill a sheet exactly: nothing cropped, in rows, or sizes worked out from counts and gaps.",
   paper: { id: "photo-20x30", letter: "photo-20x30" },
   marks: "none",
-  fresh: ({ gap }) => ({
+  fresh: ({ gap, letter }) => ({
     kind: "collage",
     way: "whole",
     along: "rows",
@@ -19,7 +19,7 @@ export const collage = kind({
     columns: 3,
     rows: 3,
     gap,
-    border: mm(5),
+    border: letter ? inch(0.25) : mm(5),
     sheets: "one",
     weights: {},
     proposal: 0,

@@ -1,4 +1,4 @@
-import { mm } from "../../length/index.ts";
+import { inch, mm } from "../../length/index.ts";
 import { KEPT_WITH_PROGRAM } from "../../style/index.ts";
 import { kind } from "../kind.ts";
 import { layOutContact } from "./layout.ts";
@@ -10,14 +10,14 @@ export const contact = kind({
   about: "Many photos small and whole, with their numbers and exposure data, to choose and to order from.",
   paper: { id: "a4", letter: "letter" },
   marks: "none",
-  margins: mm(10),
+  margins: { metric: mm(10), letter: inch(0.5) },
   wears: KEPT_WITH_PROGRAM.find(({ name }) => name === "Exposure data")!.style,
-  fresh: ({ gap }) => ({
+  fresh: ({ gap, letter }) => ({
     kind: "contact",
     by: "grid",
     columns: 5,
     rows: 6,
-    size: { width: mm(45), height: mm(30) },
+    size: letter ? { width: inch(1.75), height: inch(1.25) } : { width: mm(45), height: mm(30) },
     gap,
     breaks: "none",
     head: "[job]",

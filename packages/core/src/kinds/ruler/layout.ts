@@ -1,6 +1,6 @@
 import type { Size } from "../../geometry/index.ts";
 import type { Job } from "../../job/index.ts";
-import { mm, nearest, um, writeLength, type Um } from "../../length/index.ts";
+import { mm, nearest, um, writeMeasure, type Um } from "../../length/index.ts";
 import type { Stroke } from "../../plan/index.ts";
 import type { Type } from "../../words/index.ts";
 import { waysToLie } from "../area.ts";
@@ -49,8 +49,8 @@ export function layOutRuler({ sheet }: Job): Layout {
   ];
   const write = { unit: "mm", ppi: sheet.ppi } as const;
   const words: LaidWords[] = [
-    `Measure from end to end. Across: ${writeLength(across, write)}`,
-    `Down: ${writeLength(down, write)}`,
+    `Measure from end to end. Across: ${writeMeasure(across, write)}`,
+    `Down: ${writeMeasure(down, write)}`,
     `[job]`,
   ].map((text, i) => ({
     text,

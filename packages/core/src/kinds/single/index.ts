@@ -1,4 +1,4 @@
-import { mm } from "../../length/index.ts";
+import { inch, mm } from "../../length/index.ts";
 import { kind } from "../kind.ts";
 import { layOutSingles } from "./layout.ts";
 import { saySingles } from "./say.ts";
@@ -9,11 +9,11 @@ export const single = kind({
   about: "Every photo on a sheet of its own: bordered proofs, prints to hang, a folder for the lab.",
   paper: { id: "photo-13x18", letter: "photo-13x18" },
   marks: "none",
-  fresh: ({ gap }) => ({
+  fresh: ({ gap, letter }) => ({
     kind: "single",
     way: "border",
-    border: mm(6),
-    size: { width: mm(100), height: mm(150) },
+    border: letter ? inch(0.25) : mm(6),
+    size: letter ? { width: inch(4), height: inch(6) } : { width: mm(100), height: mm(150) },
     gap,
   }),
   layOut: layOutSingles,

@@ -94,8 +94,8 @@ function Raised({ reveal, words }: { reveal: Edges; words: Words }) {
   const { top, bottom } = raisedReveal(reveal);
   return (
     <p className="text-[12.5px] text-ink-2">
-      Printed <b className="measure font-medium text-ink">{words.length(top)}</b> above and{" "}
-      <b className="measure font-medium text-ink">{words.length(bottom)}</b> below.
+      Printed <b className="measure font-medium text-ink">{words.measure(top)}</b> above and{" "}
+      <b className="measure font-medium text-ink">{words.measure(bottom)}</b> below.
     </p>
   );
 }

@@ -13,6 +13,8 @@ interface Props {
 
 /** How words are set: font, size, the least it may shrink to, colour and alignment. */
 export function TypeFields({ type, words, onChange }: Props) {
+  // Letters are in points, whatever paper is measured in.
+  const points = { ...words, unit: "pt" as const };
   return (
     <>
       <FontSelect value={type.font} onChange={(font) => onChange({ font })} />
@@ -21,14 +23,14 @@ export function TypeFields({ type, words, onChange }: Props) {
           label="Size"
           value={type.size}
           range={LIMITS.letter}
-          words={words}
+          words={points}
           onChange={(size, g) => onChange({ size, least: size < type.least ? size : type.least }, g)}
         />
         <LengthField
           label="At least"
           value={type.least}
           range={LIMITS.letter}
-          words={words}
+          words={points}
           onChange={(least, g) => onChange({ least, size: least > type.size ? least : type.size }, g)}
         />
         <ColourField label="Colour" value={type.colour} onChange={(colour, g) => onChange({ colour }, g)} />

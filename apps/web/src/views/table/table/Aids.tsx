@@ -109,7 +109,7 @@ function GapFigure({ line: { along, from, to, gap }, px }: { line: SnapLine; px(
       className="measure pointer-events-none absolute z-10 -translate-x-1/2 -translate-y-full rounded bg-accent px-1.5 text-[11px] text-white"
       style={along === "y" ? { left: at, top: middle - 3 } : { left: middle, top: at }}
     >
-      {words.length(um(gap!.to - gap!.from))}
+      {words.measure(um(gap!.to - gap!.from))}
     </span>
   );
 }

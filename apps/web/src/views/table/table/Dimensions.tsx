@@ -1,5 +1,14 @@
 import { useState } from "react";
-import { LIMITS, um, type CellPlan, type LengthRange, type SheetPlan, type Um } from "@wide-quilt/core";
+import {
+  LIMITS,
+  um,
+  type CellPlan,
+  type LengthRange,
+  type SheetPlan,
+  type Um,
+  unitOf,
+  writeFigure,
+} from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob } from "../../../table/sheets.ts";
@@ -193,7 +202,8 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
   if (length < 0 || (length === 0 && !label.startsWith("To "))) return null;
   const short = px(length) < SHORT && at === -INNER;
   const place = placeOf(along, at, px(from), px(to), short);
-  const figure = words.figure(length, 1);
+  const unit = unitOf([length], words);
+  const figure = writeFigure(length, { ...words, unit, least: 1 });
   if (types && range && onType) {
     return (
       <div
@@ -221,6 +231,7 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
       <span className="measure pointer-events-none absolute bg-table px-1 text-[11px] text-ink" style={place}>
         <span className="sr-only">{label} </span>
         {figure}
+        {unit !== words.unit && ` ${unit}`}
       </span>
     );
   }
@@ -229,12 +240,13 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
     <button
       type="button"
       title={`${label}: choose to type it`}
-      aria-label={`${label} ${figure} ${words.unit}, change`}
+      aria-label={`${label} ${figure} ${unit}, change`}
       className={`measure absolute rounded px-1.5 py-px text-[11.5px] ${strong ? "bg-accent px-2.5 text-white hover:bg-accent-deep" : "bg-table text-accent underline decoration-accent/50 underline-offset-2"}`}
       style={place}
       onClick={() => setTypes(true)}
     >
       {figure}
+      {unit !== words.unit && ` ${unit}`}
     </button>
   );
 }

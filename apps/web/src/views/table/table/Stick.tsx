@@ -51,7 +51,7 @@ export function Stick({ sheet, px }: { sheet: SheetPlan; px(um: number): number 
   };
   const [a, b] = ends;
   const length = Math.hypot(b.x - a.x, b.y - a.y);
-  const text = words.length(um(Math.round(length / 10) * 10));
+  const text = words.measure(um(Math.round(length / 10) * 10));
   const middle = { left: px((a.x + b.x) / 2), top: px((a.y + b.y) / 2) };
   return (
     <div

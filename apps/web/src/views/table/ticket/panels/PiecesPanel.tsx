@@ -106,7 +106,7 @@ function Line({ job, words, line, onChange, onRemove }: LineProps) {
       {height === null ? (
         <div className="text-[12.5px]">
           <span className="mb-1 block text-ink-2">Height</span>
-          <span className="measure block py-1.5">{words.length(heightOf(line, job, photos))}, its own</span>
+          <span className="measure block py-1.5">{words.measure(heightOf(line, job, photos))}, its own</span>
         </div>
       ) : (
         <LengthField

@@ -44,7 +44,7 @@ function EvenBorder({ job, words, change }: PanelProps) {
     <div className="flex flex-col gap-2 border-t border-line pt-3 text-[12.5px] text-ink-2">
       <p>
         The white border is uneven. A piece of <b className="measure text-ink">{words.size(size)}</b> has{" "}
-        <b className="measure text-ink">{words.length(even.border)}</b> on all sides
+        <b className="measure text-ink">{words.measure(even.border)}</b> on all sides
         {loss !== undefined && (
           <>
             {" "}

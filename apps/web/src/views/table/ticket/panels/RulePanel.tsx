@@ -85,7 +85,7 @@ export function RuleFacts({ rule, words }: { rule: DocumentRule; words: Words })
           const { from, to } = rule[figure]!;
           return (
             <Fact key={figure} name={FIGURE_WORDS[figure]}>
-              {from === to ? words.length(from) : `${words.figure(from)} to ${words.length(to)}`}
+              {words.span({ from, to })}
             </Fact>
           );
         })}
