@@ -22,7 +22,7 @@ test("every part of the ticket can be changed right there, typed with units and 
   await type("Apart", "1/8 in");
   await page.keyboard.press("ArrowUp");
   await page.keyboard.press("Escape");
-  expect(await ticket(page)).toContain("4.18 mm apart"); // 3.175 mm + 1 mm, shown to a hundredth
+  expect(await ticket(page)).toContain("3/16 in apart"); // 1/8 in and a step of 1/16: it stays in the unit that it is round in
 
   await part(page, "Paper").click();
   await page.getByPlaceholder("Search: A4").fill("letter");

@@ -32,6 +32,8 @@ export interface KindOf<K extends Kind> {
   title: string;
   /** What it is for, in one sentence. */
   about: string;
+  /** What becomes of photos that are added to a job without any, in one sentence. */
+  takes: string;
   /** The paper a new job of this kind begins with, by its id; for readers of letter paper another. */
   paper: { id: string; letter: string };
   fresh(from: FreshFrom): TicketOf<K>;

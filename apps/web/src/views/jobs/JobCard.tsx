@@ -28,7 +28,7 @@ export function JobCard({ summary, act }: { summary: JobSummary; act: JobActs })
           className="max-h-full max-w-full bg-white shadow-[0_2px_8px_rgb(0_0_0/.25)]"
         />
       ) : (
-        card && <span className="text-[13px] text-ink">Nothing fits on this sheet yet.</span>
+        card && <span className="text-[13px] text-ink">There is no sheet yet.</span>
       )}
     </span>
   );

@@ -43,8 +43,7 @@ export function ProofPane({ proof, colour, look, onLook, sheets, sheet, onSheet 
       >
         {sheets.length === 0 ? (
           <p className="py-24 text-center">
-            Nothing fits on this sheet, so there is nothing to write. Go back to the table and see what mends
-            it.
+            There is no sheet, so there is nothing to write. Go back to the table and see what mends it.
           </p>
         ) : shown ? (
           <div className={fits ? "flex h-full items-center justify-center" : "min-h-full min-w-max"}>

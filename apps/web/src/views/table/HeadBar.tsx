@@ -23,7 +23,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
   const found = useLaterSelector(selectToCheck).length;
   const dispatch = useAppDispatch();
   return (
-    <header className="flex min-w-0 items-center gap-3.5 border-b border-line bg-white px-4 max-[1200px]:gap-2.5">
+    <header className="flex min-w-0 items-center gap-3.5 border-b border-line bg-white px-4 max-[1320px]:gap-2.5">
       <Way steps={[<WayToJobs key="jobs" />, <JobName key="name" name={name} />]} />
       <KindSwitch />
       <SavedState />
@@ -68,7 +68,7 @@ export const HeadBar = memo(function HeadBar({ name }: { name: string }) {
 
 /** Words that a narrow window does without; they are still read out. */
 const Narrow = ({ children }: { children: string }) => (
-  <span className="max-[1200px]:sr-only">{children}</span>
+  <span className="max-[1320px]:sr-only">{children}</span>
 );
 
 function undoTitle(undo: string | null, theirs: string | null): string {

@@ -14,9 +14,9 @@ import { button } from "../../ui/button.ts";
 export function KeepPattern({ id, name }: { id: string | null; name: string }) {
   return (
     <Popover>
-      <PopoverButton className={button.plain}>
+      <PopoverButton className={button.plain} title="Keep the layout without its photos">
         <BookMarked size={15} aria-hidden />
-        <span className="max-[1200px]:sr-only">Keep as pattern</span>
+        <span className="max-[1320px]:sr-only">Keep as pattern</span>
       </PopoverButton>
       <PopoverPanel
         focus

@@ -8,6 +8,7 @@ export const collage = kind({
   title: "Collage",
   about:
     "Photos that fill a sheet exactly: nothing cropped, in rows, or sizes worked out from counts and gaps.",
+  takes: "They fill the cells in their order.",
   paper: { id: "photo-20x30", letter: "photo-20x30" },
   marks: "none",
   fresh: ({ gap, letter }) => ({

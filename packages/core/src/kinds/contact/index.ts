@@ -8,6 +8,7 @@ export const contact = kind({
   name: "contact",
   title: "Contact sheet",
   about: "Many photos small and whole, with their numbers and exposure data, to choose and to order from.",
+  takes: "Each gets a frame, in their order.",
   paper: { id: "a4", letter: "letter" },
   marks: "none",
   margins: { metric: mm(10), letter: inch(0.5) },

@@ -7,6 +7,7 @@ export const copies = kind({
   name: "copies",
   title: "Copies of one photo",
   about: "Badges, gifts, prints for everyone: one size, as often as it fits or as often as you say.",
+  takes: "The first one goes into all cells.",
   paper: { id: "photo-10x15", letter: "photo-10x15" },
   marks: "corner ticks",
   fresh: ({ gap, letter }) => ({

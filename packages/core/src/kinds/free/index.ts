@@ -6,6 +6,7 @@ export const free = kind({
   name: "free",
   title: "Free",
   about: "Bare paper: draw, drop or type cells where you want them, and move them by hand.",
+  takes: "Then drag them onto the sheet, where you want them.",
   paper: { id: "a4", letter: "letter" },
   marks: "none",
   fresh: ({ gap }) => ({ kind: "free", gap }),

@@ -9,6 +9,7 @@ export const portraits = kind({
   name: "portraits",
   title: "Document photos",
   about: "One person or many, each head measured against the rule of the office that wants the photo.",
+  takes: "Each is somebody, whose head is found and placed by the rule.",
   paper: { id: "photo-10x15", letter: "photo-10x15" },
   marks: "corner ticks",
   fresh: ({ gap, letter }) => {

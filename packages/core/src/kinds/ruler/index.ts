@@ -8,6 +8,7 @@ export const ruler = kind({
   name: "ruler",
   title: "Ruler sheet",
   about: "Two scales to print and hold a ruler to: they show what a printer makes of true sizes.",
+  takes: "This sheet measures a printer and needs none.",
   paper: { id: "a4", letter: "letter" },
   marks: "none",
   measuresPrinter: true,

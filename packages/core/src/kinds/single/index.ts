@@ -7,6 +7,7 @@ export const single = kind({
   name: "single",
   title: "One per sheet",
   about: "Every photo on a sheet of its own: bordered proofs, prints to hang, a folder for the lab.",
+  takes: "Each gets a sheet of its own.",
   paper: { id: "photo-13x18", letter: "photo-13x18" },
   marks: "none",
   fresh: ({ gap, letter }) => ({

@@ -1,10 +1,11 @@
 import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { SheetPlan } from "@wide-quilt/core";
+import { kindOf, type SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
+import { useLaterSelector } from "../../../app/later.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { manyCells, ManyPhotos } from "../../../sheet/ManyPhotos.tsx";
 import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
-import { selectCell, selectSheet, selectSheets } from "../../../table/sheets.ts";
+import { selectCell, selectSheet, selectSheets, selectToCheck } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { button } from "../../../ui/button.ts";
@@ -33,6 +34,8 @@ export function Table() {
     () => (sheet ? (isPair ? facing(sheets, sheet) : [sheet]) : []),
     [sheet, sheets, isPair],
   );
+  const hasPhotos = useAppSelector(({ openJob: { job } }) => (job?.stash.length ?? 0) > 0);
+  const toCheck = useLaterSelector(selectToCheck).length > 0;
   const table = useRef<HTMLElement>(null);
   const size = useSize(table);
   useFit(pages, size);
@@ -51,10 +54,14 @@ export function Table() {
     >
       {sheet ? (
         <Pages pages={pages} active={sheet} scale={scale} room={size} />
-      ) : (
+      ) : hasPhotos || toCheck ? (
         <p className="flex h-full items-center justify-center px-8 text-center text-ink">
-          Nothing fits on this sheet. The list at the right says what mends it.
+          {toCheck
+            ? "There is no sheet. The list at the right says why, and what mends it."
+            : "There is no sheet yet: nothing in the ticket asks for one."}
         </p>
+      ) : (
+        <FirstPhotos />
       )}
     </section>
   );
@@ -204,13 +211,12 @@ function FirstCells({ empty }: { empty: boolean }) {
 
 /** What to do first, on the sheet of a job that has no photos yet. */
 function FirstPhotos() {
+  const takes = useAppSelector(({ openJob: { job } }) => job && kindOf(job).takes);
   return (
     <div className="pointer-events-none absolute inset-0 flex items-center justify-center">
       <div className="pointer-events-auto flex flex-col items-center gap-3 rounded-xl bg-white px-8 py-6 text-center shadow-lg">
         <p className="text-[16px] font-semibold">Drop your photos anywhere here</p>
-        <p className="text-[13px] text-ink-2">
-          The first one goes into all cells. The ticket above says the rest.
-        </p>
+        <p className="text-[13px] text-ink-2">{takes} The ticket above says the rest.</p>
         <button
           type="button"
           className={button.main}
