@@ -107,12 +107,13 @@ it(
         until(async () => {
           const { body, status } = await client.startRun(written, { rule: `Run ${++number} [sheet]` });
           if (status === 201) runs.add(body.id);
-          await wait(40);
+          // Every run that was begun is waited for at the end.
+          await wait(times(150, 600));
         }),
         until(async () => {
           const { body, status } = await client.startRun(printed, { print: true });
           if (status === 201) runs.add(body.id);
-          await wait(200);
+          await wait(times(200, 900));
         }),
       ];
       await wait(next() * 4000);
