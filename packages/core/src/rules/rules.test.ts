@@ -46,3 +46,21 @@ describe("document-photo rules", () => {
     });
   });
 });
+
+it("measures to the skull where the office says so: hair above it does not count there", () => {
+  const toSkull = DOCUMENT_RULES.filter(({ crown }) => crown === "skull").map(({ id }) => id);
+  // As their photo guides put it, each named in its source; the ISO figure is of the head without hair.
+  expect(toSkull.sort()).toEqual(
+    [
+      "au-passport",
+      "ca-passport",
+      "ca-resident",
+      "ca-visa",
+      "de-passport",
+      "fi-passport",
+      "fr-passport",
+      "iso-full-frontal",
+      "kr-passport",
+    ].sort(),
+  );
+});
