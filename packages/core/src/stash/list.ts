@@ -1,5 +1,5 @@
 import type { Job } from "../job/index.ts";
-import { photoNamed } from "./named.ts";
+import { photosByName } from "./named.ts";
 import type { PhotoRef } from "./schema.ts";
 import { PHOTO_HEADINGS, readTable } from "./table.ts";
 
@@ -18,7 +18,7 @@ const MOST_COLUMNS = 40;
  * in their order.
  */
 export function readPhotoList(text: string, stash: readonly PhotoRef[]): ListReading {
-  const { head, lines } = readTable(text);
+  const { head, lines, problems } = readTable(text);
   const headings = head.map((heading) =>
     heading
       .trim()
@@ -31,6 +31,7 @@ export function readPhotoList(text: string, stash: readonly PhotoRef[]): ListRea
       list: {},
       columns: [],
       problems: [
+        ...problems,
         "The list has no lines under its headings. Put a first line such as “photo,title,place” above them.",
       ],
     };
@@ -38,21 +39,21 @@ export function readPhotoList(text: string, stash: readonly PhotoRef[]): ListRea
   const by = headings.findIndex((heading) => PHOTO_HEADINGS.some((own) => own === heading.toLowerCase()));
   const columns = headings
     .map((name, at) => ({ name, at }))
-    .filter(({ name, at }) => name !== "" && at !== by)
+    .filter(({ name, at }) => name !== "" && at !== by && headings.indexOf(name) === at)
     .slice(0, MOST_COLUMNS);
   const list: Job["list"] = {};
-  const problems: string[] = [];
-  lines.forEach((cells, i) => {
-    const named = by === -1 ? stash[i] : photoNamed(stash, cells[by] ?? "");
-    if (!named) {
+  const named = photosByName(stash);
+  lines.forEach(({ cells, line }, i) => {
+    const photo = by === -1 ? stash[i] : named(cells[by] ?? "");
+    if (!photo) {
       const which =
         by === -1
           ? "there is no photo left for it"
           : `there is no photo “${(cells[by] ?? "").trim()}” in this job`;
-      problems.push(`Line ${i + 2} was left out: ${which}.`);
+      problems.push(`Line ${line} was left out: ${which}.`);
       return;
     }
-    list[named.id] = Object.fromEntries(
+    list[photo.id] = Object.fromEntries(
       columns.map(({ name, at }) => [name, (cells[at] ?? "").trim().slice(0, 1000)]),
     );
   });

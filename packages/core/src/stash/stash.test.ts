@@ -4,7 +4,7 @@ import { readJob, type Job } from "../job/index.ts";
 import { freshJob } from "../kinds/index.ts";
 import { mm, um } from "../length/index.ts";
 import { withoutPhotos } from "../pattern/index.ts";
-import { isPicked, leavesOut, photoNamed, pickedPhotos, EVERY_PHOTO } from "./index.ts";
+import { isPicked, leavesOut, photosByName, pickedPhotos, EVERY_PHOTO } from "./index.ts";
 
 const photo = (id: string, more: object = {}) => ({ id, name: `${id}.jpg`, ...more });
 const make = (...edits: JobEdit[]): Job =>
@@ -44,9 +44,9 @@ describe("which photos are shown", () => {
   });
 
   it("finds a photo by its name, with or without its ending", () => {
-    expect(photoNamed(make().stash, " img_9 ")?.id).toBe("IMG_9");
-    expect(photoNamed(make().stash, "B.JPG")?.id).toBe("b");
-    expect(photoNamed(make().stash, "c")).toBeUndefined();
+    expect(photosByName(make().stash)(" img_9 ")?.id).toBe("IMG_9");
+    expect(photosByName(make().stash)("B.JPG")?.id).toBe("b");
+    expect(photosByName(make().stash)("c")).toBeUndefined();
   });
 });
 

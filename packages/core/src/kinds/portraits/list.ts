@@ -1,7 +1,7 @@
 import type { PhotoRef } from "../../job/index.ts";
 import { LIMITS } from "../../job/limits.ts";
 import { DOCUMENT_RULES, ruleTitle, type DocumentRule } from "../../rules/index.ts";
-import { PHOTO_HEADINGS, photoNamed, readTable } from "../../stash/index.ts";
+import { PHOTO_HEADINGS, photosByName, readTable } from "../../stash/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
 
 /** What a list of people came to: nothing in it stops the rest from being read. */
@@ -34,21 +34,23 @@ export function readPeople(
   ticket: Pick<TicketOf<"portraits">, "rules">,
   stash: readonly PhotoRef[],
 ): PeopleReading {
-  const { head, lines } = readTable(text);
+  const { head, lines, problems } = readTable(text);
   const columns = columnsOf(head);
-  const problems: string[] = [];
   if (columns.name === undefined && columns.number === undefined && columns.photo === undefined) {
     return {
       people: [],
       rules: [...ticket.rules],
       problems: [
+        ...problems,
         "The list has no heading that says name, number or photo. Put a first line such as “name,number,photo,rule,quantity” above it.",
       ],
     };
   }
+  problems.push(...unknownIn(head, columns));
   const rules = [...ticket.rules];
-  const people = lines.slice(0, LIMITS.people).map((cells, i): Person => {
-    const say = (sentence: string) => problems.push(`Line ${i + 2}: ${sentence}`);
+  const find = photosByName(stash);
+  const people = lines.slice(0, LIMITS.people).map(({ cells, line }, i): Person => {
+    const say = (sentence: string) => problems.push(`Line ${line}: ${sentence}`);
     const value = (column: Column) => (cells[columns[column] ?? -1] ?? "").trim();
     const [name, number] = [cut(value("name"), 120, say), cut(value("number"), 60, say)];
     const who = name || number || `person ${i + 1}`;
@@ -56,7 +58,7 @@ export function readPeople(
       shot: i + 1,
       name,
       number,
-      photo: photoFor(value("photo"), [number, name], stash, who, say),
+      photo: photoFor(value("photo"), [number, name], find, who, say),
       rule: ruleNamed(value("rule"), rules, who, say),
       quantity: quantityIn(value("quantity"), who, say),
     };
@@ -78,21 +80,36 @@ function columnsOf(head: readonly string[]): Partial<Record<Column, number>> {
   return columns;
 }
 
+/** Columns that nobody here knows what to do with. */
+function unknownIn(head: readonly string[], columns: Partial<Record<Column, number>>): string[] {
+  const known = new Set<number>(Object.values(columns));
+  const names: readonly string[] = Object.values(HEADINGS).flatMap((own) => [...own]);
+  return head.flatMap((heading, i) =>
+    heading === "" || known.has(i) || names.includes(heading.toLowerCase())
+      ? []
+      : [
+          `The column “${heading}” was left out. Columns that are read are headed name, number, photo, rule or quantity.`,
+        ],
+  );
+}
+
 function cut(text: string, most: number, say: (sentence: string) => void): string {
   if (text.includes("\ufffd")) {
     say(`“${text}” has characters that could not be read. Save the list as UTF-8 and read it again.`);
   }
+  if (text.length > most)
+    say(`“${text.slice(0, 30)} …” is longer than ${most} letters; the first ${most} were taken.`);
   return text.slice(0, most);
 }
 
 function photoFor(
   file: string,
   others: readonly string[],
-  stash: readonly PhotoRef[],
+  photo: (wanted: string) => PhotoRef | undefined,
   who: string,
   say: (sentence: string) => void,
 ): string | null {
-  const find = (wanted: string) => photoNamed(stash, wanted)?.id;
+  const find = (wanted: string) => photo(wanted)?.id;
   if (file === "")
     return others.map((other) => (other === "" ? undefined : find(other))).find(Boolean) ?? null;
   const id = find(file);

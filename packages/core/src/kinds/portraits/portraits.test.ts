@@ -268,6 +268,7 @@ describe("a list of people", () => {
     for (const text of [
       'Name,Photo,Quantity\n"Tarn, Ben",Ben Tarn.jpeg,3',
       "name;photo;copies\r\nTarn, Ben;ben tarn;3\r\n",
+      'Name;Photo;Quantity\r"Tarn, Ben";Ben Tarn.jpeg;3\r',
       "\ufeffName\tFile\tHow many\nTarn, Ben\tBEN TARN.JPEG\t3",
     ]) {
       const { people, problems } = read(text);
@@ -285,6 +286,29 @@ describe("a list of people", () => {
     const { people, rules: now } = read('name,rule\nAda,us-visa\nBen,"Japan, passport"\nCleo,icao-portrait');
     expect(people.map(({ rule }) => rule)).toEqual(["us-visa", "jp-passport", "icao-portrait"]);
     expect(now.map(({ id }) => id)).toEqual(["icao-portrait", "us-visa", "jp-passport"]);
+  });
+
+  it("loses nobody to a quotation mark: ten names with one that is opened before the fourth are ten", () => {
+    const names = Array.from({ length: 10 }, (_, i) => `${i === 3 ? '"' : ""}Ringer ${i + 1}`);
+    const { people, problems } = read(`name,number\n${names.map((name, i) => `${name},R-${i}`).join("\n")}`);
+    expect(people.map(({ name }) => name)).toEqual(Array.from({ length: 10 }, (_, i) => `Ringer ${i + 1}`));
+    expect(problems).toEqual([
+      expect.stringMatching(/^Line 5 has a quotation mark that is opened and not closed/),
+    ]);
+  });
+
+  it("tells what it leaves out: unknown columns, cells over, names too long; and counts lines as the file does", () => {
+    const { people, problems } = read(
+      `sep=;\nname;Foto;name\n"Ada\nTarn";x;\n\nBen; b; c; d\n${"x".repeat(130)};;`,
+    );
+    expect(people.map(({ name }) => name.length)).toEqual([8, 3, 120]);
+    expect(problems).toEqual([
+      "The heading “name” is there twice; the first column of that name is taken.",
+      "Lines 3 to 4 were read as one, for a cell in quotation marks goes over them.",
+      expect.stringMatching(/^Line 6 has more cells than there are headings; “ d” was left out/),
+      expect.stringMatching(/^The column “Foto” was left out/),
+      expect.stringMatching(/^Line 7: “xxx.* is longer than 120 letters/),
+    ]);
   });
 
   it("says line by line what it could not take, and takes the rest", () => {
