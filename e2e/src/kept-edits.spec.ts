@@ -223,6 +223,7 @@ test("two windows work on one job over a line that breaks: it is the same in bot
   await Promise.all([work(page, 5), work(other, 6)]);
   await expect.poll(async () => Object.keys((await jobOf(page)).cells).length).toBe(there);
   for (const window of [page, other]) await expect(cells(window)).toHaveCount(there);
+  for (const window of [page, other]) await window.unrouteAll({ behavior: "ignoreErrors" });
   await other.context().close();
 });
 
@@ -233,6 +234,8 @@ test("a page of an older build says that there is a newer one", async ({ table: 
   });
   await page.reload();
   await expect(page.getByText(/Wide Quilt was updated/)).toBeVisible();
+  // What is still on its way would otherwise be answered after the test is over.
+  await page.unrouteAll({ behavior: "wait" });
   await page.getByRole("button", { name: "Load again" }).click();
   await expect(page.getByRole("heading", { name: "Start a job" })).toBeVisible();
 });
