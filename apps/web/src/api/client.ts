@@ -176,8 +176,7 @@ export const address = {
   proofPicture: (id: string) => `${BASE}/api/proofs/${id}/picture`,
   profile: (id: string) => `${BASE}/api/profiles/${encodeURIComponent(id)}/file`,
   printersFile: `${BASE}/api/printers/file`,
-  /** Where what happens to a job, and to runs, is pushed. */
-  /** `from` is the version of the job that this window has; null where it has none. */
+  /** Where what happens to a job, and to runs, is pushed; `from` is the version of the job that this window has. */
   follow: (job: string | null, from: number | null, runs: boolean) => {
     const query = new URLSearchParams({ client: thisWindow.name });
     if (job !== null) query.set("job", job);

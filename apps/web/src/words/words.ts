@@ -23,7 +23,7 @@ export interface Words {
   /** A length that was measured, in the reader’s unit. */
   measure(um: Um): string;
   /** The bare figure in the reader’s unit. */
-  figure(um: Um, least?: number): string;
+  figure(um: Um): string;
   size(size: Size): string;
   span(span: { from: Um; to: Um }): string;
   number(value: number, least?: number, most?: number): string;
@@ -39,7 +39,7 @@ export function useWords(ppi = 300): Words {
       ...write,
       length: (um) => writeLength(um, write),
       measure: (um) => writeMeasure(um, write),
-      figure: (um, least = 0) => writeFigure(um, { ...write, least }),
+      figure: (um) => writeFigure(um, write),
       size: (size) => writeSize(size, write),
       span: (span) => writeSpan(span, write),
       number: (value, least = 0, most = 0) => writeNumber(value, LOCALE, least, most),

@@ -106,6 +106,16 @@ describe("check", () => {
       ["photo-on-no-sheet", "look", 1, expect.stringMatching(/^lying\.jpg is on no sheet\. Every cell/)],
     ]);
     expect(mended(grid, "photo-on-no-sheet")).not.toContain("photo-on-no-sheet");
+    // Three are named, the others counted, as one counts.
+    for (const [count, others] of [
+      [5, "1 more photo"],
+      [25, "21 more photos"],
+    ] as const) {
+      const photos = Array.from({ length: count }, (_, i) => ({ id: `p${i}`, name: `p${i}.jpg` }));
+      const many = applyEdit(freshJob("copies", "Check"), { do: "add photos", photos });
+      const finding = findings(many).find(({ rule }) => rule === "photo-on-no-sheet");
+      expect(finding?.sentence).toContain(`p1.jpg, p2.jpg, p3.jpg and ${others} are on no sheet.`);
+    }
     // The next client's photos have other stars.
     expect(withoutPhotos(best).pick).toEqual(EVERY_PHOTO);
   });

@@ -190,6 +190,8 @@ const REFUSED: readonly [text: string, why: string][] = [
   ["1.00,00.5", "not a number"],
   ["12,34,56", "not a number"],
   ["3-1/2", "3 and 1/2, or 3 less 1/2"],
+  // What stands behind another one just like it says nothing of this one.
+  ["3-1/2 in - 3-1/2", "3 and 1/2, or 3 less 1/2"],
   ["210-1/2 mm", "210 and 1/2, or 210 less 1/2"],
 ];
 

@@ -100,14 +100,12 @@ const isSign = (sign: string): sign is Extract<Token, { kind: "sign" }>["sign"] 
  * Whether a number and a fraction are one number. "3-1/2" is what carpenters and framers write for inches; with other
  * units it may as well be a difference, and is asked about.
  */
-function isMixed(
-  [all, whole, joint, above, below]: RegExpExecArray,
-  text: string,
-  { unit }: ReadOptions,
-): boolean {
+function isMixed(found: RegExpExecArray, text: string, { unit }: ReadOptions): boolean {
+  const [all, whole, joint, above, below] = found;
   if (joint === " ") return Number(above) < Number(below) || Number(below) === 0;
-  const rest = text.slice(text.indexOf(all!) + all!.length).trimStart();
-  const next = new RegExp(WORD.source, "uy").exec(rest)?.[0];
+  const behind = found.index + all.length;
+  WORD.lastIndex = text[behind] === " " ? behind + 1 : behind;
+  const next = WORD.exec(text)?.[0];
   const named = next !== undefined && isUnit(next) ? unitNamed(next) : unit;
   if (named === "in" || named === "ft") return true;
   throw new Misread(

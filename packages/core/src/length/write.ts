@@ -106,8 +106,8 @@ export function writeSize({ width, height }: { width: Um; height: Um }, options:
 
 /** The lengths from one to another: "32 to 36 mm". */
 export function writeSpan({ from, to }: { from: Um; to: Um }, options: WriteOptions): string {
-  const unit = unitOf([from, to], options);
   if (from === to) return writeLength(from, options);
+  const unit = unitOf([from, to], options);
   return `${writeFigure(from, { ...options, unit })} to ${writeFigure(to, { ...options, unit })}\u00a0${unit}`;
 }
 

@@ -71,7 +71,6 @@ function named(photos: readonly PhotoRef[]): string {
   const names = photos.slice(0, FEW).map(({ name }) => name);
   if (photos.length === 1) return `${names[0]} is`;
   const rest = photos.length - names.length;
-  return rest > 0
-    ? `${names.join(", ")} and ${rest} more photos are`.replace("1 more photos", "1 more photo")
-    : `${names.slice(0, -1).join(", ")} and ${names.at(-1)} are`;
+  if (rest > 0) return `${names.join(", ")} and ${rest} more ${rest === 1 ? "photo" : "photos"} are`;
+  return `${names.slice(0, -1).join(", ")} and ${names.at(-1)} are`;
 }

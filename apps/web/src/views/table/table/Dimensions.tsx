@@ -204,6 +204,8 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
   const place = placeOf(along, at, px(from), px(to), short);
   const unit = unitOf([length], words);
   const figure = writeFigure(length, { ...words, unit, least: 1 });
+  // Figures without a unit are in the reader’s.
+  const shown = unit === words.unit ? figure : `${figure} ${unit}`;
   if (types && range && onType) {
     return (
       <div
@@ -230,8 +232,7 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
     return (
       <span className="measure pointer-events-none absolute bg-table px-1 text-[11px] text-ink" style={place}>
         <span className="sr-only">{label} </span>
-        {figure}
-        {unit !== words.unit && ` ${unit}`}
+        {shown}
       </span>
     );
   }
@@ -245,8 +246,7 @@ function Measure({ label, along, at, from, to, px, words, range, onType }: Measu
       style={place}
       onClick={() => setTypes(true)}
     >
-      {figure}
-      {unit !== words.unit && ` ${unit}`}
+      {shown}
     </button>
   );
 }
