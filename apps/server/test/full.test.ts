@@ -15,6 +15,24 @@ const photo = (width: number, height: number) =>
     .jpeg()
     .toBuffer();
 
+/** Sends a photo in three parts, so that the disk is full long before the last one is sent. */
+async function slowUpload(address: string, bytes: Buffer): Promise<[number, string]> {
+  const third = Math.ceil(bytes.length / 3);
+  const parts = [0, 1, 2].map((part) => new Uint8Array(bytes.subarray(part * third, (part + 1) * third)));
+  const body = new ReadableStream({
+    async pull(controller) {
+      const part = parts.shift();
+      if (!part) return controller.close();
+      controller.enqueue(part);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    },
+  });
+  const headers = { "Content-Type": "application/octet-stream" };
+  const asked = { method: "POST", headers, body, duplex: "half" } as RequestInit;
+  const answer = await fetch(`${address}/api/photos?name=slow.jpg`, asked);
+  return [answer.status, ((await answer.json()) as ProblemBody).type];
+}
+
 it.runIf(canMount())(
   "a full disk is said by everything that saves, loses nothing, and is over once there is room",
   async () => {
@@ -76,6 +94,9 @@ it.runIf(canMount())(
         ["a run", () => client.ask("POST", `/jobs/${id}/runs`, {})],
       ];
       const before = (await client.ask<JobView>("GET", `/jobs/${id}`)).body.job;
+      fill();
+      expect(await slowUpload(server.address, other)).toEqual([507, "/problems/disk-full"]);
+      makeRoom();
       for (const [what, operation] of operations) {
         fill();
         const answer = await operation();

@@ -1,9 +1,7 @@
 import { randomUUID } from "node:crypto";
-import { createWriteStream } from "node:fs";
-import { rm } from "node:fs/promises";
+import { open, rm } from "node:fs/promises";
 import { join } from "node:path";
-import { Transform, type Readable, type TransformCallback } from "node:stream";
-import { pipeline } from "node:stream/promises";
+import type { Readable } from "node:stream";
 import { PHOTO_LIMITS, PhotoHash } from "@wide-quilt/painters";
 
 /** A file that has come in whole and waits to be looked at. */
@@ -16,36 +14,38 @@ export interface Arrival {
 }
 
 /**
- * Takes a file in: streamed to the disk and hashed on the way, never held in memory. What came of one that broke off is
- * taken away again; the error of the stream is thrown.
+ * Takes a file in: streamed to the disk and hashed on the way, never held in memory. What came of one that broke off, or
+ * that the disk did not take, is taken away again, and the error of the stream or of the disk is thrown.
  */
 export async function arrive(stream: Readable, folder: string): Promise<Arrival> {
   const path = join(folder, randomUUID());
-  const meter = new Meter();
   try {
-    await pipeline(stream, meter, createWriteStream(path, { highWaterMark: 1 << 20 }));
+    return { path, ...(await written(stream, path)) };
   } catch (error) {
     await rm(path, { force: true });
     throw error;
   }
-  return { path, hash: meter.digest(), tooLarge: meter.tooLarge };
 }
 
-/** Hashes and counts what passes; past the limit it lets nothing more through, but reads on to the end. */
-class Meter extends Transform {
-  tooLarge = false;
-  private bytes = 0;
-  private readonly hash = new PhotoHash();
-
-  override _transform(chunk: Buffer, _encoding: BufferEncoding, done: TransformCallback): void {
-    this.bytes += chunk.length;
-    this.tooLarge ||= this.bytes > PHOTO_LIMITS.bytes;
-    if (this.tooLarge) return done();
-    this.hash.update(chunk);
-    done(null, chunk);
+/**
+ * The stream is read to its end whatever becomes of the file: who is still sending does not hear an answer, but a line that
+ * is cut.
+ */
+async function written(stream: Readable, path: string): Promise<Omit<Arrival, "path">> {
+  const file = await open(path, "wx");
+  const hash = new PhotoHash();
+  let bytes = 0;
+  let trouble: Error | undefined;
+  try {
+    for await (const chunk of stream as AsyncIterable<Buffer>) {
+      bytes += chunk.length;
+      if (trouble || bytes > PHOTO_LIMITS.bytes) continue;
+      hash.update(chunk);
+      await file.writeFile(chunk).catch((error: Error) => (trouble = error));
+    }
+  } finally {
+    await file.close().catch((error: Error) => (trouble ??= error));
   }
-
-  digest(): string {
-    return this.hash.hex();
-  }
+  if (trouble) throw trouble;
+  return { hash: hash.hex(), tooLarge: bytes > PHOTO_LIMITS.bytes };
 }
