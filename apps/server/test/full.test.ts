@@ -1,6 +1,9 @@
 import { execFileSync } from "node:child_process";
+import { once } from "node:events";
 import { rmSync, statfsSync, writeFileSync } from "node:fs";
+import { Agent, request, type ClientRequest, type IncomingMessage } from "node:http";
 import { join } from "node:path";
+import { text } from "node:stream/consumers";
 import sharp from "sharp";
 import { expect, it } from "vitest";
 import { USUAL_PRESS } from "@wide-quilt/core";
@@ -15,22 +18,33 @@ const photo = (width: number, height: number) =>
     .jpeg()
     .toBuffer();
 
-/** Sends a photo in three parts, so that the disk is full long before the last one is sent. */
-async function slowUpload(address: string, bytes: Buffer): Promise<[number, string]> {
-  const third = Math.ceil(bytes.length / 3);
-  const parts = [0, 1, 2].map((part) => new Uint8Array(bytes.subarray(part * third, (part + 1) * third)));
-  const body = new ReadableStream({
-    async pull(controller) {
-      const part = parts.shift();
-      if (!part) return controller.close();
-      controller.enqueue(part);
+/**
+ * Sends a photo in parts, so that the disk is full long before the last one is sent, and asks for something else over the
+ * same line: both are answered.
+ */
+async function slowUpload(address: string, bytes: Buffer): Promise<[number, string, number]> {
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const answered = async (asked: ClientRequest): Promise<[number, string]> => {
+    const [response] = (await once(asked, "response")) as [IncomingMessage];
+    return [response.statusCode!, await text(response)];
+  };
+  try {
+    const headers = { "Content-Type": "application/octet-stream", "Content-Length": bytes.length };
+    const upload = request(`${address}/api/photos?name=slow.jpg`, { method: "POST", agent, headers });
+    const answer = answered(upload);
+    const third = Math.ceil(bytes.length / 3);
+    for (let at = 0; at < bytes.length; at += third) {
+      upload.write(bytes.subarray(at, at + third));
       await new Promise((resolve) => setTimeout(resolve, 300));
-    },
-  });
-  const headers = { "Content-Type": "application/octet-stream" };
-  const asked = { method: "POST", headers, body, duplex: "half" } as RequestInit;
-  const answer = await fetch(`${address}/api/photos?name=slow.jpg`, asked);
-  return [answer.status, ((await answer.json()) as ProblemBody).type];
+    }
+    upload.end();
+    const [status, body] = await answer;
+    const next = request(`${address}/api/jobs`, { agent, timeout: 5000 });
+    next.on("timeout", () => next.destroy(new Error("nothing else is answered on this line"))).end();
+    return [status, (JSON.parse(body) as ProblemBody).type, (await answered(next))[0]];
+  } finally {
+    agent.destroy();
+  }
 }
 
 it.runIf(canMount())(
@@ -95,7 +109,7 @@ it.runIf(canMount())(
       ];
       const before = (await client.ask<JobView>("GET", `/jobs/${id}`)).body.job;
       fill();
-      expect(await slowUpload(server.address, other)).toEqual([507, "/problems/disk-full"]);
+      expect(await slowUpload(server.address, other)).toEqual([507, "/problems/disk-full", 200]);
       makeRoom();
       for (const [what, operation] of operations) {
         fill();
