@@ -2,20 +2,37 @@ import sharp, { type OutputInfo, type Sharp } from "sharp";
 import type { Samples } from "@wide-quilt/colour";
 import { turnedSize, type Quarter } from "@wide-quilt/core";
 import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
-import { afterTurn, areaOf, beforeTurn, WHOLE, type Part } from "./part.ts";
+import { meanLight } from "./light.ts";
+import { loadedPart } from "./loaded.ts";
+import { afterTurn, areaOf, beforeTurn, type Part } from "./part.ts";
+import type { Source } from "./resample.ts";
 
 /** Pixels of a photo in its own colours, without alpha. */
-export interface Raw {
+export interface Raw extends Source {
   data: Samples;
-  width: number;
-  height: number;
 }
 
 /** Decoded pixels of a photo, turned as the photo lies in its cells. */
-export interface Decoded extends Raw {
+export interface Decoded extends Source {
   colours: OwnColours;
-  /** The part of the turned photo that these pixels are. */
+  /** The part of the turned photo that these pixels are. It may reach a little past the photo, or end before its edge. */
   part: Part;
+  /** Whether they are to be weighed by the light they stand for. */
+  byLight: boolean;
+}
+
+/** How a photo is wanted. */
+export interface Wanted {
+  turn: Quarter;
+  /** The part of the turned photo that is seen. */
+  part: Part;
+  /** What the whole turned photo measures on the sheet, in pixels. */
+  size: { width: number; height: number };
+  depth: 8 | 16;
+  /** Whether inks may stay inks. */
+  inks: "inks" | "no inks";
+  /** Whether what is made smaller is weighed by light. */
+  light: boolean;
 }
 
 /** Less of the photo than this is cut out before decoding; more is decoded whole, which lets a JPEG shrink on load. */
@@ -24,50 +41,60 @@ export const SMALL_PART = 0.4;
 const MARGIN = 4;
 /** How much larger than on the sheet a photo is decoded, so that each cell is still resampled finely from it. */
 const SPARE = 1.5;
+/** The same where light is weighed: squares of pixels are added up, which lets less pass than Lanczos does. */
+const SPARE_LIGHT = 2;
 
-/**
- * Decodes as much of a photo as its cells show, once, at no more than the resolution they can use.
- *
- * `need` is a part of the turned photo; `size` is what the whole turned photo measures on the sheet, in pixels.
- */
+/** Decodes as much of a photo as its cells show, once, at no more than the resolution they can use. */
 export async function decode(
   path: string,
-  turn: Quarter,
-  need: Part,
-  size: { width: number; height: number },
-  depth: 8 | 16,
+  { turn, part: need, size, depth, inks, light }: Wanted,
 ): Promise<Decoded> {
   const meta = await openPhoto(path).metadata();
   const full = meta.autoOrient;
-  const colours = ownColours(meta, depth);
+  const colours = ownColours(meta, depth, inks);
   const wanted = turnedSize(size, turn);
   let image = openOwn(path, meta, colours);
   let region = { left: 0, top: 0, width: full.width, height: full.height };
-  let part = WHOLE;
   if (areaOf(need) < SMALL_PART) {
     region = pixelsOf(beforeTurn(need, turn), full);
-    part = {
-      left: region.left / full.width,
-      top: region.top / full.height,
-      right: (region.left + region.width) / full.width,
-      bottom: (region.top + region.height) / full.height,
-    };
     image = image.extract(region);
   }
-  const shrink = Math.max((wanted.width * SPARE) / full.width, (wanted.height * SPARE) / full.height);
-  if (shrink < 1) {
-    const width = Math.max(1, Math.round(region.width * shrink));
-    const height = Math.max(1, Math.round(region.height * shrink));
-    image = image.resize(width, height, { fit: "fill" });
+  let part: Part = {
+    left: region.left / full.width,
+    top: region.top / full.height,
+    right: (region.left + region.width) / full.width,
+    bottom: (region.top + region.height) / full.height,
+  };
+  const finer = Math.min(full.width / wanted.width, full.height / wanted.height);
+  const byLight = light && finer > 1 && colours.channels === 3;
+  if (!byLight && finer > SPARE) {
+    const to = {
+      width: Math.max(1, Math.round((region.width * SPARE) / finer)),
+      height: Math.max(1, Math.round((region.height * SPARE) / finer)),
+    };
+    image = image.resize(to.width, to.height, { fit: "fill" });
+    if (region.width === full.width && region.height === full.height && colours.channels === 3)
+      part = loadedPart(meta, to);
   }
   const upright = await rawOf(image, colours.depth);
   const lying = turn === 0 ? upright : await rawOf(fromRaw(upright).rotate(turn), colours.depth);
-  return { ...lying, colours, part: afterTurn(part, turn) };
+  part = afterTurn(part, turn);
+  const by = byLight ? Math.floor(finer / SPARE_LIGHT) : 1;
+  if (by <= 1) return { ...lying, colours, part, byLight };
+  const small = meanLight(lying, by);
+  const across = (part.right - part.left) * ((small.width * by) / lying.width);
+  const down = (part.bottom - part.top) * ((small.height * by) / lying.height);
+  return {
+    ...small,
+    colours,
+    part: { ...part, right: part.left + across, bottom: part.top + down },
+    byLight,
+  };
 }
 
-/** Raw pixels as a picture again. */
-export function fromRaw({ data, width, height }: Raw): Sharp {
-  const image = sharp(data, { raw: { width, height, channels: 3 } });
+/** Raw pixels as a picture again; those of four inks only to be turned. */
+export function fromRaw({ data, width, height, channels }: Raw): Sharp {
+  const image = sharp(data, { raw: { width, height, channels: channels as 3 | 4 } });
   return data instanceof Uint16Array ? image.toColourspace("rgb16") : image;
 }
 
@@ -76,7 +103,8 @@ export async function rawOf(image: Sharp, depth: 8 | 16): Promise<Raw> {
   const { data, info } = await image
     .raw({ depth: depth === 16 ? "ushort" : "uchar" })
     .toBuffer({ resolveWithObject: true });
-  return { data: samplesOf(data, info, depth), width: info.width, height: info.height };
+  const { width, height, channels } = info;
+  return { data: samplesOf(data, info, depth), width, height, channels };
 }
 
 const samplesOf = (data: Buffer, { width, height, channels }: OutputInfo, depth: 8 | 16): Samples =>

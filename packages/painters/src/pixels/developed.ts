@@ -1,11 +1,12 @@
 import type { Samples } from "@wide-quilt/colour";
-import { sharpening, toPx, type CellPlan, type Medium } from "@wide-quilt/core";
-import type { Sharp } from "sharp";
+import { sharpening, toPx, type CellPlan, type Medium, type PixelBox } from "@wide-quilt/core";
 import type { PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
-import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
-import { decode, fromRaw, rawOf, SMALL_PART } from "./decode.ts";
-import { areaOf, union, WHOLE, type Part } from "./part.ts";
+import type { Watch } from "../progress.ts";
+import { decode, type Raw } from "./decode.ts";
+import { LIGHT } from "./light.ts";
+import { union, type Part } from "./part.ts";
+import { resampled, type Along } from "./resample.ts";
 import { worn } from "./worn.ts";
 
 /** A cell with a picture and the part of the photo it shows. */
@@ -14,23 +15,10 @@ export interface Shown {
   part: Part;
 }
 
-/** What is taken of a decoded photo for one cell: the photo resized to whole pixels, then a box cut out of it. */
-export interface Crop {
-  /** The decoded part's size on the sheet, its edges rounded. */
-  width: number;
-  height: number;
-  left: number;
-  top: number;
-  boxWidth: number;
-  boxHeight: number;
-}
-
-/** A photo of which boxes can be cut out at their size on the sheet, in the sheet's colours. */
+/** A photo of which boxes can be cut out as they lie on the sheet, in the sheet's colours. */
 export interface Developed {
-  /** The part of the photo that this is. */
-  part: Part;
-  /** A box with what its cell wears: look and sharpening. */
-  crop(crop: Crop, cell: CellPlan): Promise<Samples>;
+  /** A box of whole pixels of the sheet with what its cell wears: look and sharpening. The same for cells alike. */
+  crop(box: PixelBox, cell: CellPlan): Promise<Samples>;
 }
 
 /** How photos become pixels of the sheet. */
@@ -39,43 +27,71 @@ export interface Developing {
   files: PhotoFiles;
   space: PaintSpace;
   medium: Medium;
+  /** Whether what is made smaller is weighed by light. */
+  light: boolean;
 }
 
-/**
- * Gets a photo ready for the cells that show it in one way: decoded once for all of them, or where only one shows nearly
- * all of it, read and resampled in one go.
- */
-export async function developed(shown: readonly Shown[], how: Developing): Promise<Developed> {
-  const { ppi, files, space } = how;
+/** Gets a photo ready for the cells that show it at one size and turn: it is decoded once for all of them. */
+export async function developed(shown: readonly Shown[], how: Developing, watch: Watch): Promise<Developed> {
+  const { ppi, files, space, medium, light } = how;
   const { cell } = shown[0]!;
   const { placed, turn } = cell.picture!;
-  const path = files(cell.paints!);
-  const need = shown.map(({ part }) => part).reduce(union);
-  if (shown.length === 1 && turn === 0 && areaOf(need) >= SMALL_PART) {
-    const meta = await openPhoto(path).metadata();
-    const colours = ownColours(meta, space.depth);
-    const crop = async (box: Crop, worn: CellPlan) =>
-      finished(cutOut(openOwn(path, meta, colours), box), colours, worn, how);
-    return { part: WHOLE, crop };
-  }
-  const size = { width: toPx(placed.width, ppi), height: toPx(placed.height, ppi) };
-  const { part, colours, ...raw } = await decode(path, turn, need, size, space.depth);
-  return { part, crop: (box, worn) => finished(cutOut(fromRaw(raw), box), colours, worn, how) };
+  const photo = await decode(files(cell.paints!), {
+    turn,
+    part: shown.map(({ part }) => part).reduce(union),
+    size: { width: toPx(placed.width, ppi), height: toPx(placed.height, ppi) },
+    depth: space.depth,
+    inks: space.profile === null ? "no inks" : "inks",
+    light,
+  });
+  const done = new Map<string, Promise<Samples>>();
+  const { colours, part } = photo;
+
+  /** A box from where the photo lies, seen from the box’s corner. */
+  const cut = async (
+    across: Along,
+    down: Along,
+    { width, height }: PixelBox,
+    { look, sharpening: strength, finished: piece }: CellPlan,
+  ): Promise<Samples> => {
+    const box = { left: 0, top: 0, width, height };
+    const way = photo.byLight ? LIGHT : null;
+    const data = await resampled(photo, { across, down }, box, colours.depth, way, watch);
+    const wearing = { look, sharpening: sharpening(strength, medium, piece) };
+    const own: Raw = { data, width, height, channels: photo.channels };
+    const { raw, profile } = await worn(own, colours, wearing, ppi, space);
+    return space.fromPhoto(profile)(raw.data);
+  };
+
+  return {
+    crop: (box, one) => {
+      const { x, y, width, height } = one.picture!.placed;
+      const across = along(x, width, part.left, part.right, photo.width, box.left, ppi);
+      const down = along(y, height, part.top, part.bottom, photo.height, box.top, ppi);
+      const key = JSON.stringify([across, down, box.width, box.height, one.look, one.sharpening]);
+      let pixels = done.get(key);
+      if (!pixels) done.set(key, (pixels = cut(across, down, box, one)));
+      return pixels;
+    },
+  };
 }
 
-const cutOut = (image: Sharp, crop: Crop): Sharp =>
-  image
-    .resize(crop.width, crop.height, { fit: "fill" })
-    .extract({ left: crop.left, top: crop.top, width: crop.boxWidth, height: crop.boxHeight });
+/** Cells whose photos lie within so much of a pixel alike are alike: a thirty-second, which nobody can see or measure. */
+const ALIKE = 32;
 
-/** From a photo's own colours to the sheet's, with what its cell wears. */
-async function finished(
-  cut: Sharp,
-  colours: OwnColours,
-  { look, sharpening: strength, finished: piece }: CellPlan,
-  { space, medium, ppi }: Developing,
-): Promise<Samples> {
-  const wearing = { look, sharpening: sharpening(strength, medium, piece) };
-  const { raw, profile } = await worn(await rawOf(cut, colours.depth), colours, wearing, ppi, space);
-  return space.fromPhoto(profile)(raw.data);
+/** Where the pixels of a part of a photo lie along one axis, seen from a box’s first pixel. */
+function along(
+  start: number,
+  length: number,
+  from: number,
+  to: number,
+  pixels: number,
+  box: number,
+  ppi: number,
+): Along {
+  const first = toPx(start + from * length, ppi) - box;
+  return {
+    start: Math.round(first * ALIKE) / ALIKE,
+    step: (toPx(length, ppi) * (to - from)) / pixels,
+  };
 }

@@ -29,12 +29,14 @@ export function outlineBoxes({ finished, outline }: CellPlan, ppi: number): Pixe
 }
 
 function boxOf(left: number, top: number, right: number, bottom: number, ppi: number): PixelBox {
-  const x = Math.round(toPx(left, ppi));
-  const y = Math.round(toPx(top, ppi));
-  return {
-    left: x,
-    top: y,
-    width: Math.max(1, Math.round(toPx(right, ppi)) - x),
-    height: Math.max(1, Math.round(toPx(bottom, ppi)) - y),
-  };
+  const [x, width] = run(toPx(left, ppi), toPx(right, ppi));
+  const [y, height] = run(toPx(top, ppi), toPx(bottom, ppi));
+  return { left: x, top: y, width, height };
+}
+
+/** From which pixel on and how many: what is thinner than one is the pixel that its middle is in. */
+function run(from: number, to: number): [from: number, length: number] {
+  const first = Math.round(from);
+  const length = Math.round(to) - first;
+  return to - from > 1 && length > 0 ? [first, length] : [Math.floor((from + to) / 2), 1];
 }

@@ -15,23 +15,25 @@ import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { asOverlay, isRounded, paintBands, paintPiece } from "./bands.ts";
 import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
-import { developed, type Crop, type Shown } from "./developed.ts";
+import { developed, type Shown } from "./developed.ts";
 import { paintGround } from "./ground.ts";
 import { paintInk, type Laid } from "./ink.ts";
 import { levelled } from "./level.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
-import { seenPart, type Part } from "./part.ts";
+import { seenPart } from "./part.ts";
 import { tilted } from "./tilt.ts";
 
-/** How a sheet is painted; sRGB of eight bits for glossy paper where nothing is said. */
+/** How a sheet is painted; sRGB of eight bits for glossy paper, not weighed by light, where nothing is said. */
 export interface PaintSetup {
   space?: PaintSpace;
   medium?: Medium;
+  /** Whether what is made smaller is weighed by light. */
+  light?: boolean;
 }
 
 /**
- * Paints one sheet's plan to pixels. Each photo is decoded once however many cells show it; each cell is then
- * resampled to its own whole pixels, so that every cell edge lies where the plan has it, rounded.
+ * Paints one sheet's plan to pixels. Each photo is decoded once however many cells show it; each cell's whole pixels are
+ * then looked up where they lie on it, so that every cell edge lies where the plan has it, rounded, and the photo exactly.
  *
  * Throws Cancelled, and what decoding throws when a photo's file is gone or damaged.
  */
@@ -41,7 +43,7 @@ export async function paintSheet(
   watch: Watch = {},
   setup: PaintSetup = {},
 ): Promise<SheetPixels> {
-  const { space = await paintSpace(), medium = "glossy" } = setup;
+  const { space = await paintSpace(), medium = "glossy", light = false } = setup;
   const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
   const { ppi } = plan;
   if (plan.ground) paintGround(sheet, plan.ground);
@@ -51,17 +53,13 @@ export async function paintSheet(
     const groups = sameLooks(layer);
     await inLanes(groups, lanesFor(groups, ppi), async (sights) => {
       await goOn(watch);
-      const photo = await developed(sights, { ppi, files, space, medium });
-      const painted = new Map<string, Promise<Samples>>();
+      const photo = await developed(sights, { ppi, files, space, medium, light }, watch);
       for (const { cell, rect } of sights) {
         const isLevel = cell.picture!.level === 0;
         const box = pixelBox(isLevel ? rect : cell.image, ppi);
         if (box.width === 0 || box.height === 0) continue;
         const lying = isLevel ? box : pixelBox(rect, ppi);
-        const crop = cropOf(photo.part, cell, ppi, lying);
-        const key = JSON.stringify([crop, cell.look, cell.sharpening]);
-        let pixels = painted.get(key);
-        if (!pixels) painted.set(key, (pixels = photo.crop(crop, cell)));
+        let pixels = photo.crop(lying, cell);
         if (!isLevel) pixels = pixels.then((data) => levelled({ data, ...lying }, cell, box, ppi, space));
         paintCell(sheet, cell, await pixels, box, ppi);
         watch.progress?.({ what: "cells", done: ++done, of: plan.cells.length });
@@ -148,28 +146,4 @@ async function inLanes<T>(
     }
   };
   await Promise.all(Array.from({ length: lanes }, lane));
-}
-
-function cropOf(
-  part: Part,
-  { picture }: CellPlan,
-  ppi: number,
-  box: { left: number; top: number; width: number; height: number },
-): Crop {
-  const { placed } = picture!;
-  const edge = (start: number, length: number, share: number) =>
-    Math.round(toPx(start + share * length, ppi));
-  // The decoded part always reaches over the box; where rounding would leave it a pixel short it is stretched by it.
-  const left = Math.min(edge(placed.x, placed.width, part.left), box.left);
-  const top = Math.min(edge(placed.y, placed.height, part.top), box.top);
-  const right = Math.max(edge(placed.x, placed.width, part.right), box.left + box.width);
-  const bottom = Math.max(edge(placed.y, placed.height, part.bottom), box.top + box.height);
-  return {
-    width: right - left,
-    height: bottom - top,
-    left: box.left - left,
-    top: box.top - top,
-    boxWidth: box.width,
-    boxHeight: box.height,
-  };
 }

@@ -9,7 +9,7 @@ const HEIGHT = 8;
 function edge(left: readonly number[], right: readonly number[]) {
   const data = new Uint8Array(WIDTH * HEIGHT * 3);
   for (let i = 0; i < WIDTH * HEIGHT; i++) data.set(i % WIDTH < WIDTH / 2 ? left : right, i * 3);
-  return { data, width: WIDTH, height: HEIGHT };
+  return { data, width: WIDTH, height: HEIGHT, channels: 3 };
 }
 
 /** L* along the middle row. */

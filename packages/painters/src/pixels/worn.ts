@@ -10,21 +10,22 @@ export interface Wearing {
 }
 
 /**
- * A photo's pixels with their look, then sharpened for paper. Looks work in sRGB of eight bits, so `profile` says what the
- * colours mean afterwards; null for sRGB.
+ * A photo's pixels with their look, then sharpened for paper. Looks work in sRGB of eight bits, and inks are not sharpened as
+ * inks, so `profile` says what the colours mean afterwards; null for sRGB.
  */
 export async function worn(
   raw: Raw,
-  { profile }: OwnColours,
+  { profile, channels }: OwnColours,
   { look, sharpening }: Wearing,
   ppi: number,
   { toSrgb }: Pick<PaintSpace, "toSrgb">,
 ): Promise<{ raw: Raw; profile: Buffer | null }> {
   const change = lookChange(look);
-  if (!change) return { raw: await sharpened(raw, sharpening, ppi), profile };
+  if (!change && (channels === 3 || !sharpening))
+    return { raw: await sharpened(raw, sharpening, ppi), profile };
   const data = atDepth(toSrgb(profile)?.(raw.data) ?? raw.data, 8) as Uint8Array;
-  change(data, 3);
-  return { raw: await sharpened({ ...raw, data }, sharpening, ppi), profile: null };
+  change?.(data, 3);
+  return { raw: await sharpened({ ...raw, channels: 3, data }, sharpening, ppi), profile: null };
 }
 
 /** The least blur that is one, in pixels, and the most that the filter takes. */

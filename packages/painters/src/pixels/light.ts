@@ -1,0 +1,81 @@
+import type { Samples } from "@wide-quilt/colour";
+import type { Encode, Source } from "./resample.ts";
+
+/**
+ * Between the values of a file and the light they stand for: the curve of sRGB (IEC 61966-2-1, 5.2), which those of other
+ * RGB spaces are near enough to for weighing pixels against each other.
+ */
+export interface Light {
+  /** By value: its light, 0…1. */
+  table(data: Samples): Float32Array;
+  encode(depth: 8 | 16): Encode;
+}
+
+const toLight = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+const fromLight = (v: number): number => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055);
+
+/** So many steps of light that even in the shadows each is less than one of the file. */
+const FINE = 1 << 20;
+
+/** The light of sRGB; its tables are made when they are first wanted. */
+class SrgbLight implements Light {
+  private readonly tables = new Map<number, Float32Array>();
+  private readonly codes = new Map<number, Samples>();
+
+  table(data: Samples): Float32Array {
+    const most = data instanceof Uint16Array ? 65_535 : 255;
+    let table = this.tables.get(most);
+    if (!table)
+      this.tables.set(most, (table = Float32Array.from({ length: most + 1 }, (_, v) => toLight(v / most))));
+    return table;
+  }
+
+  encode(depth: 8 | 16): Encode {
+    const codes = this.codesOf(depth);
+    return (sum, out, at, width, channels) => {
+      for (let c = 0; c < channels; c++) {
+        for (let x = 0, to = at * channels + c; x < width; x++, to += channels) {
+          const v = sum[c * width + x]!;
+          out[to] = codes[v <= 0 ? 0 : v >= 1 ? FINE : (v * FINE + 0.5) | 0]!;
+        }
+      }
+    };
+  }
+
+  private codesOf(depth: 8 | 16): Samples {
+    let codes = this.codes.get(depth);
+    if (!codes) {
+      const most = depth === 8 ? 255 : 65_535;
+      codes = depth === 8 ? new Uint8Array(FINE + 1) : new Uint16Array(FINE + 1);
+      for (let i = 0; i <= FINE; i++) codes[i] = Math.round(fromLight(i / FINE) * most);
+      this.codes.set(depth, codes);
+    }
+    return codes;
+  }
+}
+
+export const LIGHT: Light = new SrgbLight();
+
+/** A photo made smaller by a whole number, each pixel the mean light of a square; the last ones of what is left. */
+export function meanLight({ data, width, height, channels }: Source & { data: Samples }, by: number): Source {
+  const table = LIGHT.table(data);
+  const [columns, rows] = [Math.ceil(width / by), Math.ceil(height / by)];
+  const out = new Float32Array(columns * rows * channels);
+  const line = columns * channels;
+  for (let y = 0; y < height; y++) {
+    const to = Math.floor(y / by) * line;
+    for (let x = 0, at = y * width * channels; x < width; x += by) {
+      const column = to + (x / by) * channels;
+      for (const end = at + Math.min(by, width - x) * channels; at < end;)
+        for (let c = 0; c < channels; c++) out[column + c]! += table[data[at++]!]!;
+    }
+  }
+  for (let y = 0; y < rows; y++) {
+    const high = Math.min(by, height - y * by);
+    for (let x = 0; x < columns; x++) {
+      const count = high * Math.min(by, width - x * by);
+      for (let c = 0; c < channels; c++) out[y * line + x * channels + c]! /= count;
+    }
+  }
+  return { data: out, width: columns, height: rows, channels };
+}
