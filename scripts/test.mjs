@@ -7,6 +7,7 @@ await ensureTools();
 run("node", ["scripts/types.mjs"]);
 runBin("eslint", ["."]);
 run("node", ["scripts/notice.mjs", "--check"]);
+run("node", ["scripts/wasm.mjs", "--check"]);
 runBin("prettier", ["--check", "--log-level", "warn", "."]);
 await ensureBuilt();
 runBin("vitest", ["run"]);

@@ -46,8 +46,8 @@ const greys =
     return execFileSync("/usr/bin/convert", [path, ...strip]);
   };
 
-/** Poppler lays pictures onto whole pixels of its own, so it is asked for eight times as many. */
-const FINE = 8;
+/** Poppler lays pictures onto whole pixels of its own, so it is asked for sixteen times as many. */
+const FINE = 16;
 
 /** The same of a PDF, drawn by Poppler. */
 const drawn =

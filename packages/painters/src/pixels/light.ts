@@ -1,5 +1,6 @@
 import type { Samples } from "@wide-quilt/colour";
 import type { Encode, Source } from "./resample.ts";
+import { LANES } from "./weigh/weigher.ts";
 
 /**
  * Between the values of a file and the light they stand for: the curve of sRGB (IEC 61966-2-1, 5.2), which those of other
@@ -32,12 +33,12 @@ class SrgbLight implements Light {
 
   encode(depth: 8 | 16): Encode {
     const codes = this.codesOf(depth);
-    return (sum, out, at, width, channels) => {
-      for (let c = 0; c < channels; c++) {
-        for (let x = 0, to = at * channels + c; x < width; x++, to += channels) {
-          const v = sum[c * width + x]!;
-          out[to] = codes[v <= 0 ? 0 : v >= 1 ? FINE : (v * FINE + 0.5) | 0]!;
-        }
+    const code = (v: number) => codes[v <= 0 ? 0 : v >= 1 ? FINE : (v * FINE + 0.5) | 0]!;
+    return (sum, out, at, width) => {
+      for (let x = 0, from = 0, to = at * 3; x < width; x++, from += LANES, to += 3) {
+        out[to] = code(sum[from]!);
+        out[to + 1] = code(sum[from + 1]!);
+        out[to + 2] = code(sum[from + 2]!);
       }
     };
   }
@@ -56,26 +57,31 @@ class SrgbLight implements Light {
 
 export const LIGHT: Light = new SrgbLight();
 
-/** A photo made smaller by a whole number, each pixel the mean light of a square; the last ones of what is left. */
-export function meanLight({ data, width, height, channels }: Source & { data: Samples }, by: number): Source {
+/** A photo of RGB made smaller by a whole number, each pixel the mean light of a square; the last ones of what is left. */
+export function meanLight({ data, width, height }: Source & { data: Samples }, by: number): Source {
   const table = LIGHT.table(data);
   const [columns, rows] = [Math.ceil(width / by), Math.ceil(height / by)];
-  const out = new Float32Array(columns * rows * channels);
-  const line = columns * channels;
-  for (let y = 0; y < height; y++) {
-    const to = Math.floor(y / by) * line;
-    for (let x = 0, at = y * width * channels; x < width; x += by) {
-      const column = to + (x / by) * channels;
-      for (const end = at + Math.min(by, width - x) * channels; at < end;)
-        for (let c = 0; c < channels; c++) out[column + c]! += table[data[at++]!]!;
+  const out = new Float32Array(columns * rows * 3);
+  for (let y = 0, at = 0; y < height; y++) {
+    let to = Math.floor(y / by) * columns * 3;
+    for (let x = 0; x < width; x += by, to += 3) {
+      let [red, green, blue] = [0, 0, 0];
+      for (const end = at + Math.min(by, width - x) * 3; at < end; at += 3) {
+        red += table[data[at]!]!;
+        green += table[data[at + 1]!]!;
+        blue += table[data[at + 2]!]!;
+      }
+      out[to]! += red;
+      out[to + 1]! += green;
+      out[to + 2]! += blue;
     }
   }
-  for (let y = 0; y < rows; y++) {
+  for (let y = 0, to = 0; y < rows; y++) {
     const high = Math.min(by, height - y * by);
     for (let x = 0; x < columns; x++) {
       const count = high * Math.min(by, width - x * by);
-      for (let c = 0; c < channels; c++) out[y * line + x * channels + c]! /= count;
+      for (const end = to + 3; to < end; to++) out[to]! /= count;
     }
   }
-  return { data: out, width: columns, height: rows, channels };
+  return { data: out, width: columns, height: rows, channels: 3 };
 }

@@ -2,8 +2,9 @@ import type { Samples } from "@wide-quilt/colour";
 import type { PixelBox } from "@wide-quilt/core";
 import { goOn, type Watch } from "../progress.ts";
 import type { Light } from "./light.ts";
+import { LANES, Weigher, type LookingBack } from "./weigh/weigher.ts";
 
-/** Pixels of a photo, channel by channel; of light itself where they are floating-point numbers from 0 to 1. */
+/** Pixels of a photo of three channels or four; of light itself where they are floating-point numbers from 0 to 1. */
 export interface Source {
   data: Samples | Float32Array;
   width: number;
@@ -41,58 +42,49 @@ export async function resampled(
   const { channels } = source;
   const columns = lookingBack(across, box.left, box.width, source.width);
   const rows = lookingBack(down, box.top, box.height, source.height);
-  const lines = new Lines(source, columns, box.width, rows.most, light);
-  const out =
-    depth === 8
-      ? new Uint8Array(box.width * box.height * channels)
-      : new Uint16Array(box.width * box.height * channels);
+  const size = box.width * box.height * channels;
+  const out = depth === 8 ? new Uint8Array(size) : new Uint16Array(size);
   const encode = light ? light.encode(depth) : rounded(depth);
-  const sum = new Float32Array(box.width * channels);
-  let since = 0;
-  for (let row = 0; row < box.height; row++) {
-    sum.fill(0);
-    const [first, count] = [rows.first[row]!, rows.count[row]!];
-    for (let k = 0; k < count; k++) {
-      const line = lines.at(first + k);
-      const weight = rows.weights[row * rows.most + k]!;
-      for (let i = 0; i < sum.length; i++) sum[i]! += line[i]! * weight;
+  const weigher = Weigher.take();
+  try {
+    weigher.ready(columns, box.width, source.width, rows.most);
+    const lines = new Lines(source, columns, weigher, rows.most, light);
+    let since = 0;
+    for (let row = 0; row < box.height; row++) {
+      const [first, count] = [rows.first[row]!, rows.count[row]!];
+      weigher.sum.fill(0);
+      for (let k = 0; k < count; k++) weigher.down(lines.at(first + k), rows.weights[row * rows.most + k]!);
+      encode(weigher.sum, out, row * box.width, box.width, channels);
+      since += box.width;
+      if (since > BREATH) {
+        since = 0;
+        await goOn(watch);
+      }
     }
-    encode(sum, out, row * box.width, box.width, channels);
-    since += sum.length;
-    if (since > BREATH) {
-      since = 0;
-      await goOn(watch);
-    }
+  } finally {
+    weigher.done();
   }
   return out;
 }
 
-/** Samples after which others get their turn: some hundredths of a second. */
-const BREATH = 4_000_000;
+/** Pixels after which others get their turn: some hundredths of a second. */
+const BREATH = 2_000_000;
 
-/** Writes one row, channel after channel as it was summed, pixel by pixel from pixel `at` on. */
+/** Writes one row, as it was summed in pixels of four, from pixel `at` on. */
 export type Encode = (sum: Float32Array, out: Samples, at: number, width: number, channels: number) => void;
 
 const rounded = (depth: 8 | 16): Encode => {
   const most = depth === 8 ? 255 : 65_535;
+  const code = (v: number) => (v <= 0 ? 0 : v >= most ? most : v + 0.5);
   return (sum, out, at, width, channels) => {
-    for (let c = 0; c < channels; c++) {
-      for (let x = 0, to = at * channels + c; x < width; x++, to += channels) {
-        const v = sum[c * width + x]!;
-        out[to] = v <= 0 ? 0 : v >= most ? most : v + 0.5;
-      }
+    for (let x = 0, from = 0, to = at * channels; x < width; x++, from += LANES, to += channels) {
+      out[to] = code(sum[from]!);
+      out[to + 1] = code(sum[from + 1]!);
+      out[to + 2] = code(sum[from + 2]!);
+      if (channels === 4) out[to + 3] = code(sum[from + 3]!);
     }
   };
 };
-
-/** For each pixel of the sheet: the photo's pixels it looks at, and how it weighs them. */
-interface LookingBack {
-  first: Int32Array;
-  count: Int32Array;
-  /** `most` to each pixel. */
-  weights: Float32Array;
-  most: number;
-}
 
 function lookingBack({ start, step }: Along, from: number, length: number, size: number): LookingBack {
   const wide = Math.max(1, 1 / step);
@@ -138,44 +130,56 @@ function catmullRom(x: number): number {
   return t < 1 ? (1.5 * t - 2.5) * t * t + 1 : ((2.5 - 0.5 * t) * t - 4) * t + 2;
 }
 
-/** The photo's lines, resampled along themselves and kept as long as they may be looked at; channel after channel. */
+/** The photo's lines, resampled along themselves and kept as long as they may be looked at. */
 class Lines {
-  private readonly kept: Float32Array[];
   private readonly holds: Int32Array;
-  private readonly plane: Float32Array;
+  private readonly from: number;
+  private readonly to: number;
+  private readonly table: Float32Array | null;
 
   constructor(
     private readonly source: Source,
-    private readonly columns: LookingBack,
-    private readonly width: number,
-    most: number,
-    private readonly light: Light | null,
+    { first, count }: LookingBack,
+    private readonly weigher: Weigher,
+    private readonly most: number,
+    light: Light | null,
   ) {
-    this.kept = Array.from({ length: most }, () => new Float32Array(width * source.channels));
+    const { data } = source;
     this.holds = new Int32Array(most).fill(-1);
-    this.plane = new Float32Array(source.width);
+    this.from = first.reduce((least, one) => Math.min(least, one));
+    this.to = first.reduce((end, one, x) => Math.max(end, one + count[x]!), 0);
+    this.table = light && !(data instanceof Float32Array) ? light.table(data) : null;
   }
 
-  at(row: number): Float32Array {
-    const slot = row % this.kept.length;
-    const line = this.kept[slot]!;
-    if (this.holds[slot] === row) return line;
-    this.holds[slot] = row;
+  /** The place where a line is kept. */
+  at(row: number): number {
+    const place = row % this.most;
+    if (this.holds[place] !== row) {
+      this.holds[place] = row;
+      this.unpack(row);
+      this.weigher.across(place);
+    }
+    return place;
+  }
+
+  private unpack(row: number): void {
     const { data, width, channels } = this.source;
-    const { first, count, weights, most } = this.columns;
-    const { plane } = this;
-    const [from, to] = [first[0]!, first[this.width - 1]! + count[this.width - 1]!];
-    const table = this.light && !(data instanceof Float32Array) ? this.light.table(data) : null;
-    for (let c = 0; c < channels; c++) {
-      for (let x = from, at = (row * width + from) * channels + c; x < to; x++, at += channels)
-        plane[x] = table ? table[data[at]!]! : data[at]!;
-      for (let x = 0; x < this.width; x++) {
-        let sum = 0;
-        for (let k = 0, i = first[x]!, w = x * most; k < count[x]!; k++, i++, w++)
-          sum += plane[i]! * weights[w]!;
-        line[c * this.width + x] = sum;
+    const { plane } = this.weigher;
+    const { table, from, to } = this;
+    let at = (row * width + from) * channels;
+    if (table) {
+      for (let x = from * LANES; x < to * LANES; x += LANES, at += channels) {
+        plane[x] = table[data[at]!]!;
+        plane[x + 1] = table[data[at + 1]!]!;
+        plane[x + 2] = table[data[at + 2]!]!;
+      }
+    } else {
+      for (let x = from * LANES; x < to * LANES; x += LANES, at += channels) {
+        plane[x] = data[at]!;
+        plane[x + 1] = data[at + 1]!;
+        plane[x + 2] = data[at + 2]!;
+        if (channels === 4) plane[x + 3] = data[at + 3]!;
       }
     }
-    return line;
   }
 }

@@ -1,0 +1,54 @@
+;; The two sums that resampling consists of, four channels at a time. Pixels are four 32-bit floats, 16 bytes.
+;; `npm run wasm` makes code.ts of it.
+(module
+  (memory (export "memory") 1)
+
+  ;; One line, resampled along itself: pixel x of $to is the sum of count[x] pixels of $line from first[x] on, each by its
+  ;; weight; every pixel has room for $most weights.
+  (func (export "across")
+    (param $to i32) (param $width i32) (param $line i32)
+    (param $first i32) (param $count i32) (param $weights i32) (param $most i32)
+    (local $end i32) (local $from i32) (local $weight i32) (local $last i32) (local $sum v128)
+    (local.set $end (i32.add (local.get $to) (i32.shl (local.get $width) (i32.const 4))))
+    (block $done
+      (loop $pixel
+        (br_if $done (i32.ge_u (local.get $to) (local.get $end)))
+        (local.set $from
+          (i32.add (local.get $line) (i32.shl (i32.load (local.get $first)) (i32.const 4))))
+        (local.set $weight (local.get $weights))
+        (local.set $last
+          (i32.add (local.get $weight) (i32.shl (i32.load (local.get $count)) (i32.const 2))))
+        (local.set $sum (v128.const f32x4 0 0 0 0))
+        (loop $one
+          (local.set $sum
+            (f32x4.add
+              (local.get $sum)
+              (f32x4.mul
+                (v128.load (local.get $from))
+                (v128.load32_splat (local.get $weight)))))
+          (local.set $from (i32.add (local.get $from) (i32.const 16)))
+          (local.set $weight (i32.add (local.get $weight) (i32.const 4)))
+          (br_if $one (i32.lt_u (local.get $weight) (local.get $last))))
+        (v128.store (local.get $to) (local.get $sum))
+        (local.set $to (i32.add (local.get $to) (i32.const 16)))
+        (local.set $first (i32.add (local.get $first) (i32.const 4)))
+        (local.set $count (i32.add (local.get $count) (i32.const 4)))
+        (local.set $weights (i32.add (local.get $weights) (i32.shl (local.get $most) (i32.const 2))))
+        (br $pixel))))
+
+  ;; Adds a line by its weight to the sum of others.
+  (func (export "down") (param $to i32) (param $width i32) (param $line i32) (param $weight f32)
+    (local $end i32) (local $by v128)
+    (local.set $end (i32.add (local.get $to) (i32.shl (local.get $width) (i32.const 4))))
+    (local.set $by (f32x4.splat (local.get $weight)))
+    (block $done
+      (loop $pixel
+        (br_if $done (i32.ge_u (local.get $to) (local.get $end)))
+        (v128.store
+          (local.get $to)
+          (f32x4.add
+            (v128.load (local.get $to))
+            (f32x4.mul (v128.load (local.get $line)) (local.get $by))))
+        (local.set $to (i32.add (local.get $to) (i32.const 16)))
+        (local.set $line (i32.add (local.get $line) (i32.const 16)))
+        (br $pixel)))))
