@@ -1,5 +1,5 @@
 import type { Samples } from "@wide-quilt/colour";
-import type { Encode, Source } from "./resample.ts";
+import type { Source } from "./resample.ts";
 import { LANES } from "./weigh/weigher.ts";
 
 /**
@@ -11,6 +11,9 @@ export interface Light {
   table(data: Samples): Float32Array;
   encode(depth: 8 | 16): Encode;
 }
+
+/** Writes a row of light, as it was summed in pixels of four floats, as pixels of RGB from pixel `at` on. */
+type Encode = (sum: Float32Array, out: Samples, at: number, width: number) => void;
 
 const toLight = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
 const fromLight = (v: number): number => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055);

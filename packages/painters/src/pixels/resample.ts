@@ -44,7 +44,7 @@ export async function resampled(
   const rows = lookingBack(down, box.top, box.height, source.height);
   const size = box.width * box.height * channels;
   const out = depth === 8 ? new Uint8Array(size) : new Uint16Array(size);
-  const encode = light ? light.encode(depth) : rounded(depth);
+  const encode = light?.encode(depth);
   const weigher = Weigher.take();
   try {
     weigher.ready(columns, box.width, source.width, rows.most);
@@ -54,7 +54,8 @@ export async function resampled(
       const [first, count] = [rows.first[row]!, rows.count[row]!];
       weigher.sum.fill(0);
       for (let k = 0; k < count; k++) weigher.down(lines.at(first + k), rows.weights[row * rows.most + k]!);
-      encode(weigher.sum, out, row * box.width, box.width, channels);
+      if (encode) encode(weigher.sum, out, row * box.width, box.width);
+      else weigher.pack(out, row * box.width * channels, channels);
       since += box.width;
       if (since > BREATH) {
         since = 0;
@@ -69,22 +70,6 @@ export async function resampled(
 
 /** Pixels after which others get their turn: some hundredths of a second. */
 const BREATH = 2_000_000;
-
-/** Writes one row, as it was summed in pixels of four, from pixel `at` on. */
-export type Encode = (sum: Float32Array, out: Samples, at: number, width: number, channels: number) => void;
-
-const rounded = (depth: 8 | 16): Encode => {
-  const most = depth === 8 ? 255 : 65_535;
-  const code = (v: number) => (v <= 0 ? 0 : v >= most ? most : v + 0.5);
-  return (sum, out, at, width, channels) => {
-    for (let x = 0, from = 0, to = at * channels; x < width; x++, from += LANES, to += channels) {
-      out[to] = code(sum[from]!);
-      out[to + 1] = code(sum[from + 1]!);
-      out[to + 2] = code(sum[from + 2]!);
-      if (channels === 4) out[to + 3] = code(sum[from + 3]!);
-    }
-  };
-};
 
 function lookingBack({ start, step }: Along, from: number, length: number, size: number): LookingBack {
   const wide = Math.max(1, 1 / step);
@@ -164,22 +149,18 @@ class Lines {
 
   private unpack(row: number): void {
     const { data, width, channels } = this.source;
-    const { plane } = this.weigher;
     const { table, from, to } = this;
     let at = (row * width + from) * channels;
-    if (table) {
-      for (let x = from * LANES; x < to * LANES; x += LANES, at += channels) {
-        plane[x] = table[data[at]!]!;
-        plane[x + 1] = table[data[at + 1]!]!;
-        plane[x + 2] = table[data[at + 2]!]!;
-      }
-    } else {
-      for (let x = from * LANES; x < to * LANES; x += LANES, at += channels) {
-        plane[x] = data[at]!;
-        plane[x + 1] = data[at + 1]!;
-        plane[x + 2] = data[at + 2]!;
-        if (channels === 4) plane[x + 3] = data[at + 3]!;
-      }
+    if (!table && !(data instanceof Float32Array)) {
+      this.weigher.unpack(data.subarray(at, at + (to - from) * channels), from, channels);
+      return;
+    }
+    const { plane } = this.weigher;
+    const value = table ? (v: number) => table[v]! : (v: number) => v;
+    for (let x = from * LANES; x < to * LANES; x += LANES, at += 3) {
+      plane[x] = value(data[at]!);
+      plane[x + 1] = value(data[at + 1]!);
+      plane[x + 2] = value(data[at + 2]!);
     }
   }
 }

@@ -1,7 +1,71 @@
-;; The two sums that resampling consists of, four channels at a time. Pixels are four 32-bit floats, 16 bytes.
-;; `npm run wasm` makes code.ts of it.
+;; What resampling consists of, four channels at a time: pixels of 8 or 16 bits a channel become pixels of four 32-bit
+;; floats, 16 bytes; those are weighed and summed along their line, then lines are; and the sums become pixels again.
+;; Pixels of three channels are read and written as if they had a fourth, which nobody looks at and the next one is written
+;; over. `npm run wasm` makes code.ts of it.
 (module
   (memory (export "memory") 1)
+
+  ;; $count pixels, $stride bytes apart, as floats.
+  (func (export "unpack8") (param $to i32) (param $count i32) (param $from i32) (param $stride i32)
+    (local $end i32)
+    (local.set $end (i32.add (local.get $to) (i32.shl (local.get $count) (i32.const 4))))
+    (block $done
+      (loop $pixel
+        (br_if $done (i32.ge_u (local.get $to) (local.get $end)))
+        (v128.store
+          (local.get $to)
+          (f32x4.convert_i32x4_u
+            (i32x4.extend_low_i16x8_u (i16x8.extend_low_i8x16_u (v128.load32_zero (local.get $from))))))
+        (local.set $to (i32.add (local.get $to) (i32.const 16)))
+        (local.set $from (i32.add (local.get $from) (local.get $stride)))
+        (br $pixel))))
+
+  (func (export "unpack16") (param $to i32) (param $count i32) (param $from i32) (param $stride i32)
+    (local $end i32)
+    (local.set $end (i32.add (local.get $to) (i32.shl (local.get $count) (i32.const 4))))
+    (block $done
+      (loop $pixel
+        (br_if $done (i32.ge_u (local.get $to) (local.get $end)))
+        (v128.store
+          (local.get $to)
+          (f32x4.convert_i32x4_u (i32x4.extend_low_i16x8_u (v128.load64_zero (local.get $from)))))
+        (local.set $to (i32.add (local.get $to) (i32.const 16)))
+        (local.set $from (i32.add (local.get $from) (local.get $stride)))
+        (br $pixel))))
+
+  ;; $count floating-point pixels, rounded, $stride bytes apart; what is below 0 or beyond the most is cut off.
+  (func (export "pack8") (param $to i32) (param $count i32) (param $from i32) (param $stride i32)
+    (local $end i32) (local $whole v128)
+    (local.set $end (i32.add (local.get $from) (i32.shl (local.get $count) (i32.const 4))))
+    (block $done
+      (loop $pixel
+        (br_if $done (i32.ge_u (local.get $from) (local.get $end)))
+        (local.set $whole
+          (i32x4.trunc_sat_f32x4_u
+            (f32x4.min
+              (f32x4.add (v128.load (local.get $from)) (v128.const f32x4 0.5 0.5 0.5 0.5))
+              (v128.const f32x4 255 255 255 255))))
+        (local.set $whole (i16x8.narrow_i32x4_u (local.get $whole) (local.get $whole)))
+        (v128.store32_lane 0 (local.get $to) (i8x16.narrow_i16x8_u (local.get $whole) (local.get $whole)))
+        (local.set $from (i32.add (local.get $from) (i32.const 16)))
+        (local.set $to (i32.add (local.get $to) (local.get $stride)))
+        (br $pixel))))
+
+  (func (export "pack16") (param $to i32) (param $count i32) (param $from i32) (param $stride i32)
+    (local $end i32) (local $whole v128)
+    (local.set $end (i32.add (local.get $from) (i32.shl (local.get $count) (i32.const 4))))
+    (block $done
+      (loop $pixel
+        (br_if $done (i32.ge_u (local.get $from) (local.get $end)))
+        (local.set $whole
+          (i32x4.trunc_sat_f32x4_u
+            (f32x4.min
+              (f32x4.add (v128.load (local.get $from)) (v128.const f32x4 0.5 0.5 0.5 0.5))
+              (v128.const f32x4 65535 65535 65535 65535))))
+        (v128.store64_lane 0 (local.get $to) (i16x8.narrow_i32x4_u (local.get $whole) (local.get $whole)))
+        (local.set $from (i32.add (local.get $from) (i32.const 16)))
+        (local.set $to (i32.add (local.get $to) (local.get $stride)))
+        (br $pixel))))
 
   ;; One line, resampled along itself: pixel x of $to is the sum of count[x] pixels of $line from first[x] on, each by its
   ;; weight; every pixel has room for $most weights.

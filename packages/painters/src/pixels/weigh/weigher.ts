@@ -1,3 +1,4 @@
+import type { Samples } from "@wide-quilt/colour";
 import { CODE } from "./code.ts";
 
 /** For each pixel of a line: the pixels it looks at, from `first` on `count` of them, and how it weighs each. */
@@ -27,12 +28,20 @@ interface Code {
     most: number,
   ): void;
   down(to: number, width: number, line: number, weight: number): void;
+  unpack8: Repack;
+  unpack16: Repack;
+  pack8: Repack;
+  pack16: Repack;
 }
+
+type Repack = (to: number, count: number, from: number, stride: number) => void;
 
 const PAGE = 65_536;
 /** A pixel: four floats, whatever it has of channels. */
 export const LANES = 4;
 const PIXEL = 4 * LANES;
+/** Bytes of a pixel of four channels of sixteen bits. */
+const MOST_PACKED = 8;
 
 let module: object | undefined;
 const idle: Weigher[] = [];
@@ -41,8 +50,11 @@ const idle: Weigher[] = [];
 export class Weigher {
   private readonly code: Code;
   private columns: LookingBack | undefined;
-  private at = { first: 0, count: 0, weights: 0, plane: 0, sum: 0, lines: 0 };
+  private at = { first: 0, count: 0, weights: 0, packed: 0, plane: 0, sum: 0, lines: 0 };
   private width = 0;
+  /** Room for a line as it comes in and as it goes out. */
+  private packed8 = new Uint8Array();
+  private packed16 = new Uint16Array();
   /** The line to be resampled, and the sum of lines, pixel by pixel of four floats. */
   plane = new Float32Array();
   sum = new Float32Array();
@@ -75,6 +87,7 @@ export class Weigher {
       first: room(4 * width),
       count: room(4 * width),
       weights: room(4 * width * columns.most),
+      packed: room((Math.max(length, width) + 1) * MOST_PACKED),
       plane: room(length * PIXEL),
       sum: room(width * PIXEL),
       lines: room(keep * width * PIXEL),
@@ -86,8 +99,36 @@ export class Weigher {
     new Int32Array(buffer, this.at.first, width).set(columns.first);
     new Int32Array(buffer, this.at.count, width).set(columns.count);
     new Float32Array(buffer, this.at.weights, columns.weights.length).set(columns.weights);
+    const bytes = this.at.plane - this.at.packed;
+    this.packed8 = new Uint8Array(buffer, this.at.packed, bytes);
+    this.packed16 = new Uint16Array(buffer, this.at.packed, bytes / 2);
     this.plane = new Float32Array(buffer, this.at.plane, length * LANES);
     this.sum = new Float32Array(buffer, this.at.sum, width * LANES);
+  }
+
+  /** Puts pixels into `plane`, from pixel `to` on. */
+  unpack(pixels: Samples, to: number, channels: number): void {
+    const at = this.at.plane + to * PIXEL;
+    const count = pixels.length / channels;
+    if (pixels instanceof Uint16Array) {
+      this.packed16.set(pixels);
+      this.code.unpack16(at, count, this.at.packed, 2 * channels);
+    } else {
+      this.packed8.set(pixels);
+      this.code.unpack8(at, count, this.at.packed, channels);
+    }
+  }
+
+  /** Writes `sum`, rounded, from a place on. */
+  pack(out: Samples, to: number, channels: number): void {
+    const length = this.width * channels;
+    if (out instanceof Uint16Array) {
+      this.code.pack16(this.at.packed, this.width, this.at.sum, 2 * channels);
+      out.set(this.packed16.subarray(0, length), to);
+    } else {
+      this.code.pack8(this.at.packed, this.width, this.at.sum, channels);
+      out.set(this.packed8.subarray(0, length), to);
+    }
   }
 
   /** Resamples what is in `plane` along itself and keeps it in a place. */
