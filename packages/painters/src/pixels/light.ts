@@ -1,6 +1,7 @@
 import type { Samples } from "@wide-quilt/colour";
 import type { Source } from "./resample.ts";
-import { LANES } from "./weigh/weigher.ts";
+import { meansOf } from "./weigh/adder.ts";
+import { LANES } from "./weigh/instance.ts";
 
 /**
  * Between the values of a file and the light they stand for: the curve of sRGB (IEC 61966-2-1, 5.2), which those of other
@@ -61,30 +62,8 @@ class SrgbLight implements Light {
 export const LIGHT: Light = new SrgbLight();
 
 /** A photo of RGB made smaller by a whole number, each pixel the mean light of a square; the last ones of what is left. */
-export function meanLight({ data, width, height }: Source & { data: Samples }, by: number): Source {
-  const table = LIGHT.table(data);
-  const [columns, rows] = [Math.ceil(width / by), Math.ceil(height / by)];
-  const out = new Float32Array(columns * rows * 3);
-  for (let y = 0, at = 0; y < height; y++) {
-    let to = Math.floor(y / by) * columns * 3;
-    for (let x = 0; x < width; x += by, to += 3) {
-      let [red, green, blue] = [0, 0, 0];
-      for (const end = at + Math.min(by, width - x) * 3; at < end; at += 3) {
-        red += table[data[at]!]!;
-        green += table[data[at + 1]!]!;
-        blue += table[data[at + 2]!]!;
-      }
-      out[to]! += red;
-      out[to + 1]! += green;
-      out[to + 2]! += blue;
-    }
-  }
-  for (let y = 0, to = 0; y < rows; y++) {
-    const high = Math.min(by, height - y * by);
-    for (let x = 0; x < columns; x++) {
-      const count = high * Math.min(by, width - x * by);
-      for (const end = to + 3; to < end; to++) out[to]! /= count;
-    }
-  }
-  return { data: out, width: columns, height: rows, channels: 3 };
+export function meanLight(photo: Source & { data: Samples }, by: number): Source {
+  const { data, width, height } = photo;
+  const means = meansOf(data, photo, by, LIGHT.table(data));
+  return { data: means, width: Math.ceil(width / by), height: Math.ceil(height / by), channels: 3 };
 }

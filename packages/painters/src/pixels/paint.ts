@@ -115,18 +115,18 @@ function sameLooks(cells: readonly CellPlan[]): Sight[][] {
   return [...groups.values()];
 }
 
-/** Photos that are worked on at a time where each is small on the sheet, and how small that is, in pixels. */
-const LANES = 4;
+/** Photos that are worked on at a time where each is small on the sheet, where not, and how small that is, in pixels. */
+const LANES = { small: 4, large: 2 };
 const SMALL = 4_000_000;
 
-/** Large photos are worked on one after the other: memory stays bounded by the sheet and one photo. */
+/** Of large photos one is decoded while another is weighed: memory stays bounded by the sheet and two photos. */
 const lanesFor = (groups: readonly Sight[][], ppi: number): number =>
   groups.every(([sight]) => {
     const { width, height } = sight!.cell.picture!.placed;
     return toPx(width, ppi) * toPx(height, ppi) <= SMALL;
   })
-    ? LANES
-    : 1;
+    ? LANES.small
+    : LANES.large;
 
 /** Does the same with all of them, so many at a time. The first failure ends it. */
 async function inLanes<T>(

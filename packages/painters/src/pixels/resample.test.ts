@@ -156,6 +156,6 @@ describe("light", () => {
     const photo = row(5, (x) => (x === 4 ? 255 : x === 0 ? 255 : 0), 3);
     const { data, width, height } = meanLight(photo, 2);
     expect([width, height]).toEqual([3, 2]);
-    expect([...data].filter((_, i) => i % 3 === 0)).toEqual([0.5, 0, 1, 0.5, 0, 1]);
+    expect([...data].filter((_, i) => i % 4 === 0)).toEqual([0.5, 0, 1, 0.5, 0, 1]);
   });
 });

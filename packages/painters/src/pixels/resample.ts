@@ -2,9 +2,10 @@ import type { Samples } from "@wide-quilt/colour";
 import type { PixelBox } from "@wide-quilt/core";
 import { goOn, type Watch } from "../progress.ts";
 import type { Light } from "./light.ts";
-import { LANES, Weigher, type LookingBack } from "./weigh/weigher.ts";
+import { LANES } from "./weigh/instance.ts";
+import { Weigher, type LookingBack } from "./weigh/weigher.ts";
 
-/** Pixels of a photo of three channels or four; of light itself where they are floating-point numbers from 0 to 1. */
+/** Pixels of a photo of three channels or four; of light itself, four to a pixel, where they are floating-point numbers from 0 to 1. */
 export interface Source {
   data: Samples | Float32Array;
   width: number;
@@ -150,17 +151,20 @@ class Lines {
   private unpack(row: number): void {
     const { data, width, channels } = this.source;
     const { table, from, to } = this;
-    let at = (row * width + from) * channels;
-    if (!table && !(data instanceof Float32Array)) {
-      this.weigher.unpack(data.subarray(at, at + (to - from) * channels), from, channels);
+    const { plane } = this.weigher;
+    if (data instanceof Float32Array) {
+      plane.set(data.subarray((row * width + from) * LANES, (row * width + to) * LANES), from * LANES);
       return;
     }
-    const { plane } = this.weigher;
-    const value = table ? (v: number) => table[v]! : (v: number) => v;
-    for (let x = from * LANES; x < to * LANES; x += LANES, at += 3) {
-      plane[x] = value(data[at]!);
-      plane[x + 1] = value(data[at + 1]!);
-      plane[x + 2] = value(data[at + 2]!);
+    const line = data.subarray((row * width + from) * channels, (row * width + to) * channels);
+    if (!table) {
+      this.weigher.unpack(line, from, channels);
+      return;
+    }
+    for (let at = 0, x = from * LANES; at < line.length; at += 3, x += LANES) {
+      plane[x] = table[line[at]!]!;
+      plane[x + 1] = table[line[at + 1]!]!;
+      plane[x + 2] = table[line[at + 2]!]!;
     }
   }
 }

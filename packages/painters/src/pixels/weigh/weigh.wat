@@ -33,6 +33,62 @@
         (local.set $from (i32.add (local.get $from) (local.get $stride)))
         (br $pixel))))
 
+  ;; Adds up the light of $count pixels, $by at a time: each group to the next pixel of $to. $table has the light of every value.
+  (func (export "light8")
+    (param $to i32) (param $count i32) (param $from i32) (param $stride i32) (param $by i32) (param $table i32)
+    (local $left i32) (local $sum v128)
+    (local.set $left (local.get $by))
+    (local.set $sum (v128.load (local.get $to)))
+    (loop $pixel
+      (local.set $sum
+        (f32x4.add
+          (local.get $sum)
+          (v128.load32_lane 2
+            (i32.add (local.get $table) (i32.shl (i32.load8_u offset=2 (local.get $from)) (i32.const 2)))
+            (v128.load32_lane 1
+              (i32.add (local.get $table) (i32.shl (i32.load8_u offset=1 (local.get $from)) (i32.const 2)))
+              (v128.load32_zero
+                (i32.add (local.get $table) (i32.shl (i32.load8_u (local.get $from)) (i32.const 2))))))))
+      (local.set $from (i32.add (local.get $from) (local.get $stride)))
+      (local.set $left (i32.sub (local.get $left) (i32.const 1)))
+      (if (i32.eqz (local.get $left))
+        (then
+          (v128.store (local.get $to) (local.get $sum))
+          (local.set $to (i32.add (local.get $to) (i32.const 16)))
+          (local.set $sum (v128.load (local.get $to)))
+          (local.set $left (local.get $by))))
+      (local.set $count (i32.sub (local.get $count) (i32.const 1)))
+      (br_if $pixel (local.get $count)))
+    (v128.store (local.get $to) (local.get $sum)))
+
+  ;; Adds up the light of $count pixels, $by at a time: each group to the next pixel of $to. $table has the light of every value.
+  (func (export "light16")
+    (param $to i32) (param $count i32) (param $from i32) (param $stride i32) (param $by i32) (param $table i32)
+    (local $left i32) (local $sum v128)
+    (local.set $left (local.get $by))
+    (local.set $sum (v128.load (local.get $to)))
+    (loop $pixel
+      (local.set $sum
+        (f32x4.add
+          (local.get $sum)
+          (v128.load32_lane 2
+            (i32.add (local.get $table) (i32.shl (i32.load16_u offset=4 (local.get $from)) (i32.const 2)))
+            (v128.load32_lane 1
+              (i32.add (local.get $table) (i32.shl (i32.load16_u offset=2 (local.get $from)) (i32.const 2)))
+              (v128.load32_zero
+                (i32.add (local.get $table) (i32.shl (i32.load16_u (local.get $from)) (i32.const 2))))))))
+      (local.set $from (i32.add (local.get $from) (local.get $stride)))
+      (local.set $left (i32.sub (local.get $left) (i32.const 1)))
+      (if (i32.eqz (local.get $left))
+        (then
+          (v128.store (local.get $to) (local.get $sum))
+          (local.set $to (i32.add (local.get $to) (i32.const 16)))
+          (local.set $sum (v128.load (local.get $to)))
+          (local.set $left (local.get $by))))
+      (local.set $count (i32.sub (local.get $count) (i32.const 1)))
+      (br_if $pixel (local.get $count)))
+    (v128.store (local.get $to) (local.get $sum)))
+
   ;; $count floating-point pixels, rounded, $stride bytes apart; what is below 0 or beyond the most is cut off.
   (func (export "pack8") (param $to i32) (param $count i32) (param $from i32) (param $stride i32)
     (local $end i32) (local $whole v128)

@@ -1,5 +1,5 @@
 import type { Samples } from "@wide-quilt/colour";
-import { CODE } from "./code.ts";
+import { instance, LANES, PIXEL, Room } from "./instance.ts";
 
 /** For each pixel of a line: the pixels it looks at, from `first` on `count` of them, and how it weighs each. */
 export interface LookingBack {
@@ -10,45 +10,14 @@ export interface LookingBack {
   most: number;
 }
 
-/** What is used of WebAssembly, whose types come with those of browsers alone. */
-declare const WebAssembly: {
-  Module: new (code: Uint8Array) => object;
-  Instance: new (module: object) => { exports: unknown };
-};
-
-interface Code {
-  memory: { buffer: ArrayBuffer; grow(pages: number): number };
-  across(
-    to: number,
-    width: number,
-    line: number,
-    first: number,
-    count: number,
-    weights: number,
-    most: number,
-  ): void;
-  down(to: number, width: number, line: number, weight: number): void;
-  unpack8: Repack;
-  unpack16: Repack;
-  pack8: Repack;
-  pack16: Repack;
-}
-
-type Repack = (to: number, count: number, from: number, stride: number) => void;
-
-const PAGE = 65_536;
-/** A pixel: four floats, whatever it has of channels. */
-export const LANES = 4;
-const PIXEL = 4 * LANES;
 /** Bytes of a pixel of four channels of sixteen bits. */
 const MOST_PACKED = 8;
 
-let module: object | undefined;
 const idle: Weigher[] = [];
 
 /** Sums of pixels by their weights, line by line, in memory of its own; one for each picture that is worked on. */
 export class Weigher {
-  private readonly code: Code;
+  private readonly code = instance();
   private columns: LookingBack | undefined;
   private at = { first: 0, count: 0, weights: 0, packed: 0, plane: 0, sum: 0, lines: 0 };
   private width = 0;
@@ -59,10 +28,7 @@ export class Weigher {
   plane = new Float32Array();
   sum = new Float32Array();
 
-  private constructor() {
-    module ??= new WebAssembly.Module(new Uint8Array(Buffer.from(CODE, "base64")));
-    this.code = new WebAssembly.Instance(module).exports as Code;
-  }
+  private constructor() {}
 
   /** One that nobody works with; give it back with `done`. */
   static take(): Weigher {
@@ -75,27 +41,19 @@ export class Weigher {
 
   /** Gets ready for lines of so many pixels, of which as many as `keep` are kept after they were resampled. */
   ready(columns: LookingBack, width: number, length: number, keep: number): void {
-    let end = 0;
-    const room = (bytes: number) => {
-      const start = end;
-      end += Math.ceil(bytes / PIXEL) * PIXEL;
-      return start;
-    };
+    const room = new Room(this.code.memory);
     this.columns = columns;
     this.width = width;
     this.at = {
-      first: room(4 * width),
-      count: room(4 * width),
-      weights: room(4 * width * columns.most),
-      packed: room((Math.max(length, width) + 1) * MOST_PACKED),
-      plane: room(length * PIXEL),
-      sum: room(width * PIXEL),
-      lines: room(keep * width * PIXEL),
+      first: room.of(4 * width),
+      count: room.of(4 * width),
+      weights: room.of(4 * width * columns.most),
+      packed: room.of(Math.max(length, width) * MOST_PACKED),
+      plane: room.of(length * PIXEL),
+      sum: room.of(width * PIXEL),
+      lines: room.of(keep * width * PIXEL),
     };
-    const { memory } = this.code;
-    const lacking = end - memory.buffer.byteLength;
-    if (lacking > 0) memory.grow(Math.ceil(lacking / PAGE));
-    const { buffer } = memory;
+    const buffer = room.made();
     new Int32Array(buffer, this.at.first, width).set(columns.first);
     new Int32Array(buffer, this.at.count, width).set(columns.count);
     new Float32Array(buffer, this.at.weights, columns.weights.length).set(columns.weights);
