@@ -1,7 +1,7 @@
 import { curveTag, xyzTag } from "./icc/tags.ts";
 import { D50, writeProfile } from "./icc/write.ts";
+import { inverse, product, times, type Matrix, type Triple } from "./matrix.ts";
 
-type Triple = readonly [number, number, number];
 type Chromaticity = readonly [x: number, y: number];
 
 /** A colour space that comes with the program, from the figures of its standard. */
@@ -104,11 +104,6 @@ function profileOf({ name, red, green, blue, white, toLight }: BuiltIn): Buffer 
 
 const xyzOf = ([x, y]: Chromaticity): Triple => [x / y, 1, (1 - x - y) / y];
 
-type Matrix = readonly [Triple, Triple, Triple];
-
-const times = (m: Matrix, [x, y, z]: Triple): Triple =>
-  m.map(([a, b, c]) => a * x + b * y + c * z) as unknown as Triple;
-
 /** Primaries, each as bright as it has to be for all three to make white. */
 function scaled(primaries: readonly Triple[], white: Triple): Triple[] {
   const [r, g, b] = primaries as [Triple, Triple, Triple];
@@ -133,18 +128,4 @@ function adaptation(from: Triple, to: Triple): Matrix {
   const [a, b] = [times(BRADFORD, from), times(BRADFORD, to)];
   const gain = BRADFORD.map((row, i) => row.map((v) => (v * b[i]!) / a[i]!)) as unknown as Matrix;
   return product(inverse(BRADFORD), gain);
-}
-
-const product = (m: Matrix, n: Matrix): Matrix =>
-  m.map((row) =>
-    [0, 1, 2].map((c) => row[0] * n[0][c]! + row[1] * n[1][c]! + row[2] * n[2][c]!),
-  ) as unknown as Matrix;
-
-function inverse([[a, b, c], [d, e, f], [g, h, i]]: Matrix): Matrix {
-  const det = a * (e * i - f * h) - b * (d * i - f * g) + c * (d * h - e * g);
-  return [
-    [(e * i - f * h) / det, (c * h - b * i) / det, (b * f - c * e) / det],
-    [(f * g - d * i) / det, (a * i - c * g) / det, (c * d - a * f) / det],
-    [(d * h - e * g) / det, (b * g - a * h) / det, (a * e - b * d) / det],
-  ];
 }

@@ -5,6 +5,8 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, it } from "vitest";
 import { deltaE2000, INTENTS, type Intent, type Lab } from "@wide-quilt/core";
 import { demoProfiles } from "@wide-quilt/demo";
+import { readCurve } from "./icc/curve.ts";
+import { readShaper } from "./icc/shaper.ts";
 import { BadProfile, BUILT_IN, builtInProfile, ColourEngine, readProfile, softProof } from "./index.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "wide-quilt-colour-"));
@@ -33,6 +35,19 @@ const CHART = [
     [0.8191725, 0.6710436, 0.5497005].map((a) => Math.floor(((0.5 + a * (i + 1)) % 1) * 256)),
   ),
 ];
+
+/** Two hundred colours of four inks, in the same way (R4); transicc counts inks in percent. */
+const INKS = [
+  ...[0, 255].flatMap((c) =>
+    [0, 255].flatMap((m) => [0, 255].flatMap((y) => [0, 255].map((k) => [c, m, y, k]))),
+  ),
+  ...Array.from({ length: 184 }, (_, i) =>
+    [0.8566749, 0.7338919, 0.6287067, 0.5385973].map((a) => Math.floor(((0.5 + a * (i + 1)) % 1) * 256)),
+  ),
+];
+const chartOf = (space: string) => (space === "CMYK" ? INKS : CHART);
+const forTransicc = (space: string, colours: number[][]) =>
+  space === "CMYK" ? colours.map((one) => one.map((v) => (v / 255) * 100)) : colours;
 
 const INTENT: Record<Intent, string> = { perceptual: "0", relative: "1", saturation: "2", absolute: "3" };
 
@@ -65,6 +80,13 @@ describe("conversion against transicc", () => {
     ["romm", "Dune"],
     ["display-p3", "Spit"],
     ["srgb", "oprgb"],
+    ["romm", "srgb"],
+    ["oprgb", "srgb"],
+    ["display-p3", "romm"],
+    ["Dune", "srgb"],
+    ["Dune", "Spit"],
+    ["Dune", "romm"],
+    ["Spit", "srgb"],
   ] as const;
   const cases = ways.flatMap(([from, to]) =>
     INTENTS.flatMap((intent) => [true, false].map((blackPoint) => [from, to, intent, blackPoint] as const)),
@@ -74,16 +96,64 @@ describe("conversion against transicc", () => {
     (from, to, intent, bpc) => {
       const convert = engine.conversion(open(from), open(to), { intent, blackPoint: bpc, depth: 16 });
       const { channels, space } = open(to);
-      const got = [...convert(Uint8Array.from(CHART.flat()))].map((v) =>
+      const chart = chartOf(open(from).space);
+      const got = [...convert(Uint8Array.from(chart.flat()))].map((v) =>
         space === "CMYK" ? (v / 65_535) * 100 : (v / 65_535) * 255,
       );
-      const ours = CHART.map((_, i) => got.slice(i * channels, (i + 1) * channels));
-      const theirs = transicc(files[from]!, files[to]!, intent, bpc && intent !== "absolute", CHART);
+      const ours = chart.map((_, i) => got.slice(i * channels, (i + 1) * channels));
+      const asked = forTransicc(open(from).space, chart);
+      const theirs = transicc(files[from]!, files[to]!, intent, bpc && intent !== "absolute", asked);
       const [a, b] = [labs(to, ours), labs(to, theirs)];
       const worst = Math.max(...a.map((lab, i) => deltaE2000(lab, b[i]!)));
       expect(worst).toBeLessThan(0.5);
     },
   );
+});
+
+describe("colours of curves and a matrix", () => {
+  it.each(["romm", "oprgb", "display-p3"])(
+    "are those of transicc to a value of 255, from %s and into it, also where they are cut off",
+    (other) => {
+      for (const [from, to] of [
+        [other, "srgb"],
+        ["srgb", other],
+      ] as const) {
+        const convert = engine.conversion(open(from), open(to), {
+          intent: "perceptual",
+          blackPoint: true,
+          depth: 8,
+        });
+        const ours = [...convert(Uint8Array.from(CHART.flat()))];
+        const theirs = transicc(files[from]!, files[to]!, "perceptual", true, CHART).flat();
+        expect(Math.max(...ours.map((v, i) => Math.abs(v - theirs[i]!)))).toBeLessThanOrEqual(1);
+      }
+    },
+  );
+
+  it("may be said by formulas: the third of ICC.1:2022, 10.18, with the figures of sRGB", () => {
+    const curve = new DataView(new ArrayBuffer(12 + 5 * 4));
+    curve.setUint32(0, 0x70617261);
+    curve.setUint16(8, 3);
+    [2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045].forEach((v, i) =>
+      curve.setInt32(12 + 4 * i, Math.round(v * 65_536)),
+    );
+    const light = readCurve(curve, 0)!;
+    // IEC 61966-2-1, 5.2: ((0.5 + 0.055) / 1.055)^2.4 = 0.2140 and 0.02 / 12.92 = 0.001548.
+    expect(light(0.5)).toBeCloseTo(0.214, 4);
+    expect(light(0.02)).toBeCloseTo(0.001548, 5);
+    expect([light(0), light(1)].map((v) => Math.round(v * 1e4) / 1e4)).toEqual([0, 1]);
+  });
+
+  it("are not looked for where there are tables, other colours or nonsense", () => {
+    for (const { profile } of demoProfiles()) expect(readShaper(profile)).toBeNull();
+    const srgb = builtInProfile("srgb")!;
+    expect(readShaper(srgb)).not.toBeNull();
+    expect(readShaper(srgb.subarray(0, 300))).toBeNull();
+    // The red curve, all of whose points are now the same light.
+    const flat = Buffer.from(srgb);
+    flat.fill(0x7f, flat.indexOf("curv") + 12, flat.indexOf("curv") + 12 + 2048);
+    expect(readShaper(flat)).toBeNull();
+  });
 });
 
 describe("the profiles that come with the program", () => {

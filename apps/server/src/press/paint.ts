@@ -45,7 +45,8 @@ export async function paintLook(task: LookTask, watch: Watch): Promise<PaintedPa
   const covered = await paintFile([plan], path, fileSetup(task), watch);
   const found = covered === null ? [] : [covered];
   if (picture) {
-    const pixels = await paintSheet(plan, fileOf(task), watch, { medium: job.press.medium });
+    const { medium, light } = job.press;
+    const pixels = await paintSheet(plan, fileOf(task), watch, { medium, light });
     found.push(coverage(pixels));
     const file = await encodeSheet(pixels, plan.ppi, { format: "jpeg", quality: PICTURE_QUALITY });
     await writeWhole(picture, (temporary) => writeFile(temporary, file));
@@ -58,7 +59,8 @@ export async function weigh(task: WeighTask, watch: Watch): Promise<number[]> {
   const { qualities, job } = task;
   const plan = unpacked(task.plan);
   const space = await paintSpace(colourOf(task));
-  const pixels = await paintSheet(plan, fileOf(task), watch, { space, medium: job.press.medium });
+  const { medium, light } = job.press;
+  const pixels = await paintSheet(plan, fileOf(task), watch, { space, medium, light });
   return jpegSizes(pixels, plan.ppi, job.press.file, qualities);
 }
 
@@ -74,7 +76,7 @@ export async function digital({ job, records, root, quality, most }: DigitalTask
   const refuse = (why: string) => new Problem(422, "no-file", "Not made", why);
   const [sheet] = sheetsToWrite({ job, records });
   if (!sheet?.cells[0]?.picture) throw refuse("There is no photo of this person yet.");
-  const pixels = await paintSheet(sheet, fileOf({ root, job }));
+  const pixels = await paintSheet(sheet, fileOf({ root, job }), {}, { light: job.press.light });
   return encodeSheet(pixels, sheet.ppi, { format: "jpeg", quality, most }).catch((error: unknown) => {
     throw error instanceof NotEncoded ? refuse(error.message) : error;
   });

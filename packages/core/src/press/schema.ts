@@ -85,6 +85,11 @@ export const namingSchema = z.strictObject({
 export const pressSchema = z.strictObject({
   file: fileSchema,
   colour: colourSchema.nullable(),
+  light: z
+    .boolean()
+    .describe(
+      "Whether photos that are made smaller are weighed by the light they send, not by the values of the file",
+    ),
   medium: z.enum(MEDIA).describe("What it is printed on; decides how cells that are sharpened are"),
   photoPpi: z
     .number()
@@ -111,6 +116,7 @@ export type Press = z.infer<typeof pressSchema>;
 export const USUAL_PRESS: Press = {
   file: { format: "jpeg", quality: 92, chroma: "4:4:4", most: null, depth: 8, packing: "deflate" },
   colour: { profile: "srgb", intent: "relative", blackPoint: true },
+  light: true,
   medium: "glossy",
   photoPpi: null,
   about: { title: "", creator: "", copyright: "", keepPlace: false },

@@ -1,14 +1,18 @@
 import { readFile } from "node:fs/promises";
+import type { Metadata } from "sharp";
 import { lookChange, sharpening, type CellPlan, type Medium, type Picture } from "@wide-quilt/core";
 import { paintSpace, SRGB } from "../colour/space.ts";
-import { openOwn, openPhoto, ownColours } from "../photo/open.ts";
+import { openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
 import { tellsMore } from "../photo/private.ts";
-import { withoutTelling } from "../pixels/container/jpeg.ts";
-import { fromRaw, rawOf, SMALL_PART } from "../pixels/decode.ts";
+import { isInverted, withoutTelling } from "../pixels/container/jpeg.ts";
+import { decode, fromRaw, SMALL_PART, type Decoded, type Raw } from "../pixels/decode.ts";
+import { LIGHT } from "../pixels/light.ts";
 import { areaOf, beforeTurn, seenPart, WHOLE, type Part } from "../pixels/part.ts";
+import { resampled } from "../pixels/resample.ts";
 import { worn } from "../pixels/worn.ts";
+import { losesNothing } from "./lossless.ts";
 
-/** How photos are put into a PDF. */
+/** How photos are put into a drawing. */
 export interface Embedding {
   /** Photos that have more pixels per inch are written at this; null leaves them as they are. */
   photoPpi: number | null;
@@ -17,12 +21,25 @@ export interface Embedding {
   ppi: number;
   /** Whether what photos say of place and photographer may go out. */
   keepPlace: boolean;
+  /** Whether photos that are made smaller are weighed by light. */
+  light: boolean;
+  /** Whether whoever reads the drawing knows what to do with inks. */
+  inks: "inks" | "no inks";
 }
 
-/** A photo as it is put into a PDF. */
+/** A photo as it is put into a drawing. */
 export interface EmbeddedPhoto {
-  jpeg: Buffer;
-  /** EXIF orientation that the JPEG still has to be turned by, 1…8. */
+  file: Buffer;
+  /** PNG where nothing of the photo may be lost. */
+  type: "jpeg" | "png";
+  /** As it is stored. */
+  width: number;
+  height: number;
+  channels: 1 | 3 | 4;
+  depth: 8 | 16;
+  /** Whether the file says light where it means ink, as JPEGs of four inks do. */
+  inverted: boolean;
+  /** EXIF orientation that it still has to be turned by, 1…8. */
   orientation: number;
   /** What its colours mean; null for grey ones. */
   profile: Buffer | null;
@@ -66,8 +83,9 @@ const wider = ({ left, top, right, bottom }: Part): Part => ({
 });
 
 /**
- * Reads a photo for a PDF. RGB and grey JPEGs that are shown as they are go in byte for byte, at most without the segments
- * that tell of place and photographer; PNG, WebP, TIFF, AVIF, CMYK and every rendition are written anew as an upright JPEG.
+ * Reads a photo for a drawing. JPEGs that are shown as they are go in byte for byte, at most without the segments that tell
+ * of place and photographer; those of four inks only where they say which inks they mean. Everything else, and every
+ * rendition, is written anew and upright: as PNG where the photo came without loss, as JPEG where it did not.
  */
 export async function embedPhoto(
   path: string,
@@ -76,51 +94,100 @@ export async function embedPhoto(
   how: Embedding,
 ): Promise<EmbeddedPhoto> {
   const meta = await openPhoto(path).metadata();
-  const asItIs = rendition === null && meta.format === "jpeg" && (meta.channels === 3 || meta.channels === 1);
-  if (asItIs) {
-    const jpeg = await readFile(path);
-    return {
-      jpeg: !how.keepPlace && (await tellsMore(jpeg)) ? withoutTelling(jpeg) : jpeg,
-      orientation: meta.orientation ?? 1,
-      profile: meta.channels === 1 ? null : (meta.icc ?? SRGB),
-      part: WHOLE,
-    };
-  }
-  const {
-    part,
-    ppi,
-    look,
-    sharpening: toPaper,
-  } = rendition ?? { part: WHOLE, ppi: null, look: null, sharpening: null };
-  const full = meta.autoOrient;
-  const left = Math.floor(part.left * full.width);
-  const top = Math.floor(part.top * full.height);
-  const width = Math.max(1, Math.ceil(part.right * full.width) - left);
-  const height = Math.max(1, Math.ceil(part.bottom * full.height) - top);
-  const colours = ownColours(meta, 8);
-  let image = openOwn(path, meta, colours);
-  if (width < full.width || height < full.height) image = image.extract({ left, top, width, height });
-  const shrink = ppi === null ? 1 : ppi / picture.ppi;
-  if (shrink < 1) {
-    const size = [width, height].map((side) => Math.max(1, Math.round(side * shrink))) as [number, number];
-    image = image.resize(...size, { fit: "fill" });
-  }
-  const done = await worn(
-    await rawOf(image, 8),
-    colours,
-    { look, sharpening: toPaper },
-    Math.min(ppi ?? picture.ppi, picture.ppi),
-    await paintSpace(),
-  );
+  const lossless = await losesNothing(path, meta);
+  const colours = ownColours(meta, lossless ? 16 : 8, how.inks);
+  return rendition === null && meta.format === "jpeg" && (meta.space !== "cmyk" || colours.channels === 4)
+    ? asItIs(path, meta, colours, how)
+    : anew(path, meta, colours, lossless, rendition, picture, how);
+}
+
+async function asItIs(
+  path: string,
+  { width, height, channels, icc, orientation = 1 }: Metadata,
+  colours: OwnColours,
+  { keepPlace }: Embedding,
+): Promise<EmbeddedPhoto> {
+  const jpeg = await readFile(path);
   return {
-    jpeg: await fromRaw(done.raw).jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" }).toBuffer(),
+    file: !keepPlace && (await tellsMore(jpeg)) ? withoutTelling(jpeg) : jpeg,
+    type: "jpeg",
+    width,
+    height,
+    channels: channels as 1 | 3 | 4,
+    depth: 8,
+    inverted: channels === 4 && isInverted(jpeg),
+    orientation,
+    profile: channels === 1 ? null : channels === 4 ? colours.profile : (icc ?? SRGB),
+    part: WHOLE,
+  };
+}
+
+const AS_IT_IS: Rendition = { part: WHOLE, ppi: null, look: null, sharpening: null };
+
+async function anew(
+  path: string,
+  { autoOrient: full }: Metadata,
+  { depth }: OwnColours,
+  lossless: boolean,
+  rendition: Rendition | null,
+  picture: Picture,
+  how: Embedding,
+): Promise<EmbeddedPhoto> {
+  const { part, ppi, look, sharpening: toPaper } = rendition ?? AS_IT_IS;
+  const shrink = ppi === null ? 1 : Math.min(1, ppi / picture.ppi);
+  const size = { width: full.width * shrink, height: full.height * shrink };
+  const decoded = await decode(path, { turn: 0, part, size, depth, inks: how.inks, light: how.light });
+  const { raw, part: shown } = await ofSize(decoded, part, size);
+  const space = await paintSpace();
+  const wearing = { look, sharpening: toPaper };
+  const done = await worn(raw, decoded.colours, wearing, Math.min(ppi ?? picture.ppi, picture.ppi), space);
+  // Neither JPEGs nor PNGs of inks are written: what the inks look like is.
+  const seen: Raw =
+    done.raw.channels === 4
+      ? { ...done.raw, data: space.toSrgb(done.profile)!(done.raw.data), channels: 3 }
+      : done.raw;
+  const image = fromRaw(seen);
+  return {
+    file: await (
+      lossless ? image.png() : image.jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" })
+    ).toBuffer(),
+    type: lossless ? "png" : "jpeg",
+    width: seen.width,
+    height: seen.height,
+    channels: 3,
+    depth: seen.data instanceof Uint16Array ? 16 : 8,
+    inverted: false,
     orientation: 1,
-    profile: done.profile ?? SRGB,
+    profile: done.raw.channels === 4 ? SRGB : (done.profile ?? SRGB),
+    part: shown,
+  };
+}
+
+/** The whole pixels of a part of a photo, where the whole measures so many, and exactly which part they are. */
+async function ofSize(
+  decoded: Decoded,
+  part: Part,
+  { width, height }: { width: number; height: number },
+): Promise<{ raw: Raw; part: Part }> {
+  const left = Math.floor(part.left * width);
+  const top = Math.floor(part.top * height);
+  const box = {
+    left,
+    top,
+    width: Math.max(1, Math.ceil(part.right * width) - left),
+    height: Math.max(1, Math.ceil(part.bottom * height) - top),
+  };
+  const { colours, part: has } = decoded;
+  const across = { start: has.left * width, step: ((has.right - has.left) * width) / decoded.width };
+  const down = { start: has.top * height, step: ((has.bottom - has.top) * height) / decoded.height };
+  const data = await resampled(decoded, { across, down }, box, colours.depth, decoded.byLight ? LIGHT : null);
+  return {
+    raw: { data, width: box.width, height: box.height, channels: decoded.channels },
     part: {
-      left: left / full.width,
-      top: top / full.height,
-      right: (left + width) / full.width,
-      bottom: (top + height) / full.height,
+      left: left / width,
+      top: top / height,
+      right: (left + box.width) / width,
+      bottom: (top + box.height) / height,
     },
   };
 }

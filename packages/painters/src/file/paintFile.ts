@@ -37,11 +37,11 @@ export async function paintFile(
   watch: Watch = {},
 ): Promise<number | null> {
   const { press, colour, files } = setup;
-  const { file, medium, photoPpi } = press;
+  const { file, medium, photoPpi, light } = press;
   const { format } = file;
   const about = aboutOf(setup);
   const [sheet] = sheets as [SheetPlan];
-  const drawn = { about, medium, photoPpi, keepPlace: press.about.keepPlace };
+  const drawn = { about, medium, photoPpi, light, keepPlace: press.about.keepPlace };
   switch (format) {
     case "pdf":
       await writeWhole(path, (to) => paintPdf(sheets, files, to, { ...drawn, colour }, watch));
@@ -51,7 +51,7 @@ export async function paintFile(
       return null;
     default: {
       const space = await paintSpace(colour, format === "jpeg" ? 8 : file.depth);
-      const pixels = await paintSheet(sheet, files, watch, { space, medium });
+      const pixels = await paintSheet(sheet, files, watch, { space, medium, light });
       await goOn(watch);
       const place = press.about.keepPlace ? await onlyPlace(sheet, files) : null;
       const written = await encodeSheet(pixels, sheet.ppi, { ...file, format }, { ...about, place });

@@ -16,7 +16,7 @@ import { declare, isForPress, manageColours, type Layer } from "./standard.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
 
 /** What is left out is as it usually is: sRGB, photos as they are. */
-export interface PdfOptions extends Partial<Omit<Embedding, "ppi">> {
+export interface PdfOptions extends Partial<Omit<Embedding, "ppi" | "inks">> {
   about?: FileAbout;
   /** What its colours are meant for; null for no colour management. */
   colour?: OutputColour | null;
@@ -41,6 +41,7 @@ export async function paintPdf(
     photoPpi = null,
     medium = "glossy",
     keepPlace = false,
+    light = false,
   } = options;
   const doc = new PDFDocument({
     autoFirstPage: false,
@@ -61,7 +62,8 @@ export async function paintPdf(
   written.catch(() => undefined);
   doc.pipe(out);
   try {
-    const embedding = { photoPpi, medium, keepPlace, ppi: sheets[0]?.ppi ?? 300 };
+    const ppi = sheets[0]?.ppi ?? 300;
+    const embedding = { photoPpi, medium, keepPlace, light, ppi, inks: "inks" } as const;
     const pictures = new PdfPictures(doc, files, embedding, colour !== null);
     const marks = declare(doc, about, colour, pictures);
     for (const [index, sheet] of sheets.entries()) {

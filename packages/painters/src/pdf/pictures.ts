@@ -5,14 +5,13 @@ import type { PhotoFiles } from "../photo/files.ts";
 import { openUpright } from "../photo/open.ts";
 import type { Part } from "../pixels/part.ts";
 import { embedPhoto, renditionOf, type Embedding } from "../embed/photo.ts";
+import { placedImage, type PlacedImage } from "./placedImage.ts";
 
-/** pdfkit's opened JPEG; its colour space can be set until it is first placed. */
-interface OpenedJpeg {
-  colorSpace: unknown;
-}
+/** Colours without a profile (ISO 32000-2, 8.6.4). */
+const DEVICE = { 1: "DeviceGray", 3: "DeviceRGB", 4: "DeviceCMYK" } as const;
 
 export interface OpenedPhoto {
-  opened: OpenedJpeg;
+  opened: PlacedImage;
   /** EXIF orientation that it still has to be turned by, 1…8. */
   orientation: number;
   /** Which part of the upright photo it is. */
@@ -44,9 +43,11 @@ export class PdfPictures {
     const known = this.photos.get(key);
     if (known) return known;
     const path = this.files(cell.paints!);
-    const { jpeg, profile, orientation, part } = await embedPhoto(path, rendition, picture, this.embedding);
-    const opened = this.open(jpeg) as OpenedJpeg;
-    if (profile && this.managed) opened.colorSpace = ["ICCBased", this.profile(profile, 3)];
+    const embedded = await embedPhoto(path, rendition, picture, this.embedding);
+    const { profile, channels, orientation, part } = embedded;
+    const colours =
+      profile && this.managed ? ["ICCBased", this.profile(profile, channels)] : DEVICE[channels];
+    const opened = placedImage(this.doc, `P${this.photos.size + 1}`, embedded, colours);
     const photo = { opened, orientation, part };
     this.photos.set(key, photo);
     return photo;

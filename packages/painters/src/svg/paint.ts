@@ -26,7 +26,7 @@ import { clipped, escaped, textMark, transformOf, type Scale, type TiltedWith } 
 const UM: Scale = { at: (um) => um, edge: (um) => um };
 
 /** What is left out is as it usually is. */
-export interface SvgOptions extends Partial<Omit<Embedding, "ppi">> {
+export interface SvgOptions extends Partial<Omit<Embedding, "ppi" | "inks">> {
   about?: FileAbout;
 }
 
@@ -43,9 +43,12 @@ export async function paintSvg(
   options: SvgOptions = {},
   watch: Watch = {},
 ): Promise<void> {
-  const { about = UNTITLED, photoPpi = null, medium = "glossy", keepPlace = false } = options;
+  const { about = UNTITLED, photoPpi = null, medium = "glossy", keepPlace = false, light = false } = options;
   const { width, height } = sheet.paper;
-  const pictures = new SvgPictures(files, { photoPpi, medium, keepPlace, ppi: sheet.ppi });
+  const pictures = new SvgPictures(files, {
+    ...{ photoPpi, medium, keepPlace, light, ppi: sheet.ppi },
+    inks: "no inks",
+  });
   const marks: string[] = [];
   for (const ink of sheet.backing) marks.push(await pictures.ink(ink, null));
   let done = 0;
@@ -152,13 +155,13 @@ class SvgPictures {
     const key = JSON.stringify([cell.paints, rendition, rendition && picture.ppi]);
     const name = await this.store(key, async () => {
       const path = this.files(cell.paints!);
-      const { jpeg, orientation, part } = await embedPhoto(path, rendition, picture, this.embedding);
+      const { file, type, orientation, part } = await embedPhoto(path, rendition, picture, this.embedding);
       // Not every reader of SVG minds the flag that turns a photo, so it is turned here.
       const upright =
         orientation === 1
-          ? jpeg
+          ? file
           : await openUpright(path).jpeg({ quality: 95, chromaSubsampling: "4:4:4" }).toBuffer();
-      return { type: "image/jpeg", data: upright, part };
+      return { type: `image/${type}`, data: upright, part };
     });
     return `<use href="#${name}" transform="matrix(${placing(1, picture.turn, picture.placed).join(" ")})"/>`;
   }

@@ -72,3 +72,14 @@ export function withoutTelling(jpeg: Buffer): Buffer {
   }
   return Buffer.concat([...kept, jpeg.subarray(at)]);
 }
+
+/** Whether a JPEG of four inks has an Adobe segment (ITU-T T.872, 6.5.3), whose writers count ink from full to none. */
+export function isInverted(jpeg: Buffer): boolean {
+  for (let at = START_OF_IMAGE; at + 9 <= jpeg.length && jpeg[at] === 0xff;) {
+    const marker = jpeg[at + 1]!;
+    if (marker === 0xda) return false;
+    if (marker === 0xee && jpeg.toString("latin1", at + 4, at + 9) === "Adobe") return true;
+    at += 2 + jpeg.readUInt16BE(at + 2);
+  }
+  return false;
+}

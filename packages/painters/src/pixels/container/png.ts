@@ -51,3 +51,12 @@ export function intoPng(png: Buffer, { ppi, profile, about }: Attached): Buffer 
     ...rest,
   ]);
 }
+
+/** The packed pixels of a PNG: its IDAT chunks in a row (PNG 1.2, 4.1.3). */
+export function pixelData(png: Buffer): Buffer {
+  const parts: Buffer[] = [];
+  for (let at = AFTER_HEADER; at < png.length; at += 12 + png.readUInt32BE(at))
+    if (png.toString("latin1", at + 4, at + 8) === "IDAT")
+      parts.push(png.subarray(at + 8, at + 8 + png.readUInt32BE(at)));
+  return Buffer.concat(parts);
+}
