@@ -3,10 +3,12 @@ import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 
-const [folder, photo] = process.argv.slice(2) as [string, string];
+const [folder, photo, light] = process.argv.slice(2) as [string, string, string?];
 const px = (mm: number) => Math.round((mm * 300) / 25.4);
 const start = performance.now();
-const cell = await sharp(photo)
+// In linear light, where that is asked for.
+const photoIn = light ? sharp(photo).pipelineColourspace("scrgb").toColourspace("srgb") : sharp(photo);
+const cell = await photoIn
   .autoOrient()
   .resize(px(35), px(45), { fit: "cover" })
   .raw()
