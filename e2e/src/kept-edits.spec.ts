@@ -123,7 +123,8 @@ test("an untouched field, a locked cell and another kind of job and back change 
     await page.keyboard.press("Enter");
   }
   await page.keyboard.press("Escape");
-  expect(await jobOf(page)).toEqual(before);
+  await saved(page);
+  expect(await jobOf(page)).toEqual({ ...before, unit: "in" });
   await page.getByLabel("Units").selectOption("mm");
 
   await page.getByText("Move cells").click();

@@ -18,7 +18,7 @@ const toSizes = async (page: Page) => {
   await page.getByRole("link", { name: "Sizes" }).click();
 };
 
-test("the screen shows true sizes once a card or a ruler was held to it; prices are in one’s own money", async ({
+test("the screen shows true sizes once a card or a ruler was held to it; prices are in the printer’s money, lengths in the job’s unit", async ({
   table: page,
   folder,
 }) => {
@@ -44,10 +44,21 @@ test("the screen shows true sizes once a card or a ruler was held to it; prices 
   await expect.poll(() => sheetWidth(page)).toBeCloseTo(1152, 0);
 
   // 4 × 6 in at 0.05 a sheet and 17 a square metre: 0.3132, and an eighth of it.
-  await expect(sum(page, "about")).toContainText(/£0.31 a sheet, £0.039 a piece/);
+  await expect(sum(page, "about")).toContainText(/€0.31 a sheet, €0.039 a piece/);
+  // The job’s unit is the job’s: what new jobs begin in stays, and is another page’s.
+  await page.getByLabel("Units").selectOption("pt");
+  await expect(sum(page, "left over")).toContainText("pt");
   await toSizes(page);
-  await page.getByRole("combobox", { name: "Currency" }).selectOption("JPY");
-  await expect(page.getByRole("listitem").filter({ hasText: "Lab, lustre" })).toContainText("JP¥");
+  await expect(page.getByLabel("New jobs begin in")).toHaveValue("mm");
+  const lab = page.getByRole("listitem").filter({ hasText: "Lab, lustre" });
+  await lab.getByRole("button", { name: "Change" }).click();
+  await page.getByRole("combobox", { name: "In", exact: true }).selectOption("JPY");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(lab).toContainText("JP¥");
+  await page.goto(job);
+  // The job keeps what it was told of its printer, and its unit.
+  await expect(sum(page, "about")).toContainText(/€0.31 a sheet/);
+  await expect(page.getByLabel("Units")).toHaveValue("pt");
   expect(await faults(page)).toEqual([]);
 });
 

@@ -174,6 +174,8 @@ export interface Run {
   sheets: number | null;
   /** What it cost, about; null where that is not known. */
   price: number | null;
+  /** What the price is in (ISO 4217). */
+  currency: string;
   state: WorkState;
   progress: WorkProgress | null;
   /** Why it failed, in a sentence. */

@@ -127,13 +127,14 @@ describe("files of the press", () => {
     const { id, version } = await badges();
     const inkPrinter: Printer = {
       ...PRINTERS.find((one) => one.id === "inkjet-borderless")!,
-      price: { perSheet: 1, perSquareMetre: 0, ink: 100 },
+      price: { currency: "SEK", perSheet: 1, perSquareMetre: 0, ink: 100 },
     };
     await client.edit(id, version, { do: "printer", printer: inkPrinter });
     const run = await client.ended((await client.startRun(id)).body.id);
     let proof = (await client.ask<Proof>("POST", `/jobs/${id}/proofs`, { sheet: 1 })).body;
     while (proof.state === "painting") proof = (await client.ask<Proof>("GET", `/proofs/${proof.id}`)).body;
     // 4 × 6 in is 0.015 483 84 m².
+    expect(run.currency).toBe("SEK");
     expect(run.price).toBeCloseTo(1 + 100 * proof.coverage! * 0.01548384, 6);
     // Of a drawing a small picture is looked at: the same ink to a twentieth even for a photo that is noise, which a
     // small picture evens out.

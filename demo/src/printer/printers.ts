@@ -1,4 +1,4 @@
-import { mm, PRINTERS, um, type Printer } from "@wide-quilt/core";
+import { mm, PRINTERS, SHIPPED_CURRENCY, um, type Printer } from "@wide-quilt/core";
 
 /** The station’s own printers: its inkjet, and the press that prints its album. Their profiles are known by name. */
 export function demoPrinters(profileNamed: (name: string) => string): Printer[] {
@@ -17,7 +17,7 @@ export function demoPrinters(profileNamed: (name: string) => string): Printer[] 
       mayLose: um(0),
       // As its ruler sheet was measured: 260 mm came out as 259.2.
       scale: { across: 1, down: 0.996923 },
-      price: { perSheet: 0, perSquareMetre: 12, ink: 9 },
+      price: { currency: SHIPPED_CURRENCY, perSheet: 0, perSquareMetre: 12, ink: 9 },
       ppi: 360,
       colour: colour("Spit inkjet, lustre", "relative"),
     },
@@ -27,7 +27,7 @@ export function demoPrinters(profileNamed: (name: string) => string): Printer[] 
       name: "Album press, uncoated",
       bleed: mm(3),
       mayLose: um(0),
-      price: { perSheet: 0.4, perSquareMetre: 6, ink: 0 },
+      price: { currency: SHIPPED_CURRENCY, perSheet: 0.4, perSquareMetre: 6, ink: 0 },
       colour: colour("Dune press, uncoated", "perceptual"),
       medium: "matte",
     },

@@ -1,5 +1,14 @@
 import type { ProfileFacts } from "@wide-quilt/colour";
-import type { Format, Job, Kind, Patch, PhotoRecord, Printer, StyleChange } from "@wide-quilt/core";
+import {
+  SHIPPED_CURRENCY,
+  type Format,
+  type Job,
+  type Kind,
+  type Patch,
+  type PhotoRecord,
+  type Printer,
+  type StyleChange,
+} from "@wide-quilt/core";
 import type { RunNaming, WorkState } from "../contract.ts";
 import { index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
 
@@ -121,6 +130,8 @@ export const runs = sqliteTable(
     sheets: integer("sheets"),
     /** What it cost, about, paper and ink. */
     price: real("price"),
+    /** What the price is in (ISO 4217). */
+    currency: text("currency").notNull().default(SHIPPED_CURRENCY),
     /** The printer that it goes to; null for files. */
     printer: text("printer", { mode: "json" }).$type<{ name: string; address: string }>(),
     /** How many times painting it ended the painting process. */

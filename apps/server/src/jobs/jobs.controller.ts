@@ -35,8 +35,8 @@ export class JobsController {
 
   @Post()
   @ApiOperation({ summary: "Starts a job of a kind" })
-  start(@Body() { kind, name, locale }: StartJob): JobView {
-    return this.jobs.start(kind, name, locale);
+  start(@Body() { kind, name, locale, unit }: StartJob): JobView {
+    return this.jobs.start(kind, name, locale, unit);
   }
 
   @Post("import")

@@ -1,6 +1,6 @@
 import { ApiProperty } from "@nestjs/swagger";
 import { Type } from "class-transformer";
-import { JOB_KINDS, type Kind } from "@wide-quilt/core";
+import { JOB_KINDS, UNITS, type Kind, type Unit } from "@wide-quilt/core";
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -39,6 +39,11 @@ export class StartJob {
   @IsString()
   @Matches(/^[A-Za-z0-9-]{2,35}$/, { message: "must be a language tag such as en-GB" })
   locale?: string;
+
+  @ApiProperty({ enum: UNITS, required: false, description: "The unit that its lengths are shown in" })
+  @IsOptional()
+  @IsIn(UNITS, { message: `must be one of ${UNITS.join(", ")}` })
+  unit?: Unit;
 }
 
 export class SentEdit {

@@ -12,6 +12,7 @@ import {
   type Job,
   type Kind,
   type Patch,
+  type Unit,
 } from "@wide-quilt/core";
 import { DB, type Db } from "../data/database.ts";
 import { clients, jobs } from "../data/schema.ts";
@@ -94,8 +95,8 @@ export class JobsService {
     return this.row(id);
   }
 
-  start(kind: Kind, name: string, locale?: string): JobView {
-    return this.keep(freshJob(kind, name.trim(), locale));
+  start(kind: Kind, name: string, locale?: string, unit?: Unit): JobView {
+    return this.keep(freshJob(kind, name.trim(), locale, unit));
   }
 
   /** Keeps a job that was read from a file. Throws a Problem that names what is wrong in it. */

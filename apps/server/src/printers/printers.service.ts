@@ -1,6 +1,6 @@
 import { Inject, Injectable } from "@nestjs/common";
 import { asc, eq } from "drizzle-orm";
-import { PRINTERS, readPrinters, type Printer, type PrintersFile } from "@wide-quilt/core";
+import { PRINTERS, readPrinters, withCurrency, type Printer, type PrintersFile } from "@wide-quilt/core";
 import { DB, type Db } from "../data/database.ts";
 import { printers } from "../data/schema.ts";
 import { Problem } from "../safety/problem.ts";
@@ -18,11 +18,11 @@ export class PrintersService {
       .from(printers)
       .orderBy(asc(printers.place))
       .all()
-      .map(({ printer }) => printer);
+      .map(({ printer }) => withCurrency(printer));
   }
 
   file(): PrintersFile {
-    return { format: "wide-quilt-printers", version: 1, printers: this.list() };
+    return { format: "wide-quilt-printers", version: 2, printers: this.list() };
   }
 
   import(file: unknown): Printer[] {
@@ -33,7 +33,7 @@ export class PrintersService {
   }
 
   keep(id: string, value: unknown): Printer {
-    const reading = readPrinters({ format: "wide-quilt-printers", version: 1, printers: [value] });
+    const reading = readPrinters({ format: "wide-quilt-printers", version: 2, printers: [value] });
     if (!reading.ok) throw new Problem(422, "bad-printer", "Not a printer", reading.why);
     const printer = { ...reading.printers[0]!, id };
     this.write(printer);

@@ -1,5 +1,5 @@
 import type { PrinterCan } from "@wide-quilt/ipp";
-import type { BackdropFill, JobEdit, Kind, Printer, StyleChange } from "@wide-quilt/core";
+import type { BackdropFill, JobEdit, Kind, Printer, StyleChange, Unit } from "@wide-quilt/core";
 import type {
   GraphicView,
   JobCardView,
@@ -94,8 +94,8 @@ const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 /** Everything that is asked of the server, one line each. */
 export const server = {
   listJobs: (bin: boolean) => ask<JobSummary[]>("GET", `/jobs?bin=${bin}`),
-  startJob: (kind: Kind, name: string, locale: string) =>
-    ask<JobView>("POST", "/jobs", { kind, name, locale }),
+  startJob: (kind: Kind, name: string, locale: string, unit: Unit) =>
+    ask<JobView>("POST", "/jobs", { kind, name, locale, unit }),
   importJob: (file: unknown) => ask<JobView>("POST", "/jobs/import", file),
   viewJob: (id: string) => ask<JobView>("GET", `${job(id)}?client=${thisWindow.name}`),
   jobCard: (id: string, signal: AbortSignal) => ask<JobCardView>("GET", `${job(id)}/card`, undefined, signal),

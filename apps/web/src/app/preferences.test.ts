@@ -21,16 +21,21 @@ async function loaded(language: string, before?: unknown): Promise<Preferences> 
 beforeEach(() => kept.clear());
 
 describe("preferences", () => {
-  it("begin with the units and the money of the reader’s country", async () => {
-    expect(await loaded("en-US")).toMatchObject({ unit: "in", currency: "USD", screenScale: 1 });
-    expect(await loaded("en-GB")).toMatchObject({ unit: "mm", currency: "GBP" });
-    expect(await loaded("de-AT")).toMatchObject({ unit: "mm", currency: "EUR" });
-    expect(await loaded("de-Latn-CH")).toMatchObject({ unit: "mm", currency: "CHF" });
-    expect(await loaded("")).toMatchObject({ unit: "mm", currency: "GBP" });
+  it("begin with the units of the reader’s country, and new prices with its money", async () => {
+    const begins = async (language: string) => {
+      const { unit, screenScale } = await loaded(language);
+      const { currencyOf } = await import("./preferences.ts");
+      return [unit, screenScale, currencyOf(language || "en-GB")];
+    };
+    expect(await begins("en-US")).toEqual(["in", 1, "USD"]);
+    expect(await begins("en-GB")).toEqual(["mm", 1, "GBP"]);
+    expect(await begins("de-AT")).toEqual(["mm", 1, "EUR"]);
+    expect(await begins("de-Latn-CH")).toEqual(["mm", 1, "CHF"]);
+    expect(await begins("")).toEqual(["mm", 1, "GBP"]);
   });
 
   it("are found again as they were kept", async () => {
-    const own = { unit: "cm", currency: "JPY", screenScale: 1.25, singleKeys: false };
+    const own = { unit: "cm", screenScale: 1.25, singleKeys: false };
     await loaded("en-GB");
     const { keepPreferences, preferences } = await import("./preferences.ts");
     keepPreferences({ ...preferences.getInitialState(), ...own } as Preferences);
@@ -42,7 +47,6 @@ describe("preferences", () => {
     const size = { width: 35_000, height: 45_000 };
     const found = await loaded("en-GB", {
       unit: "furlong",
-      currency: "XXX",
       screenScale: 90,
       singleKeys: "yes",
       sizes: [size, null, { width: "35" }, "35 × 45"],
@@ -51,7 +55,6 @@ describe("preferences", () => {
     });
     expect(found).toEqual({
       unit: "mm",
-      currency: "GBP",
       screenScale: 1,
       singleKeys: true,
       sizes: [size],

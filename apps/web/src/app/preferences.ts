@@ -11,9 +11,8 @@ import {
 
 /** What one person likes, on this machine; no part of any job. */
 export interface Preferences {
+  /** The unit of new jobs, and of what belongs to no job. */
   unit: Unit;
-  /** What prices are in, by ISO 4217. */
-  currency: string;
   /** What a CSS millimetre measures on this screen, as it was held to a ruler; 1 where it never was. */
   screenScale: number;
   /** Whether single letters and signs are keys. */
@@ -33,7 +32,6 @@ export const LOCALE = navigator.language || "en-GB";
 function stored(): Preferences {
   const usual: Preferences = {
     unit: prefersLetter(LOCALE) ? "in" : "mm",
-    currency: currencyOf(LOCALE),
     screenScale: 1,
     singleKeys: true,
     sizes: [],
@@ -44,7 +42,6 @@ function stored(): Preferences {
     const kept = JSON.parse(localStorage.getItem(STORED) ?? "{}") as Partial<Preferences>;
     return {
       unit: UNITS.find((unit) => unit === kept.unit) ?? usual.unit,
-      currency: isCurrency(kept.currency) ? kept.currency : usual.currency,
       screenScale:
         typeof kept.screenScale === "number" && kept.screenScale > 0.2 && kept.screenScale < 5
           ? kept.screenScale
@@ -88,12 +85,11 @@ const BY_COUNTRY: Record<string, string> = {
   PL: "PLN",
 };
 
-function currencyOf(locale: string): string {
+/** The money of the reader’s country, which a new printer’s prices are in. */
+export function currencyOf(locale: string): string {
   const country = locale.split("-").find((part) => /^[A-Z]{2}$/.test(part)) ?? "";
   return BY_COUNTRY[country] ?? "EUR";
 }
-
-const isCurrency = (value: unknown): value is string => (CURRENCIES as readonly unknown[]).includes(value);
 
 // What was kept may be of another version, or damaged: whatever is not as it should be is forgotten by itself.
 const isSize = (kept: Size | null): boolean =>

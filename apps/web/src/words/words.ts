@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { useMatch } from "react-router";
 import {
   writeFigure,
   writeLength,
@@ -30,9 +31,12 @@ export interface Words {
   percent(share: number): string;
 }
 
-/** The reader's words for a sheet of some ppi. */
+/** The words of the job whose page this is, or on other pages the reader’s, for a sheet of some ppi. */
 export function useWords(ppi = 300): Words {
-  const unit = useAppSelector((state) => state.preferences.unit);
+  const isOfJob = useMatch("/jobs/:job/*") !== null;
+  const unit = useAppSelector(
+    (state) => (isOfJob ? state.openJob.job?.unit : undefined) ?? state.preferences.unit,
+  );
   return useMemo(() => {
     const write = { unit, ppi, locale: LOCALE };
     return {
@@ -49,21 +53,23 @@ export function useWords(ppi = 300): Words {
 }
 
 /**
- * Writes money in the reader’s currency, rounded as that is: cents where it has them; what a single piece costs with a
- * digit more where it is less than one of the currency, as hundreds of it are made.
+ * Writes money, rounded as its currency is: cents where it has them; what a single piece costs with a digit more where it is
+ * less than one of the currency, as hundreds of it are made.
  */
-export function useMoney(): (value: number, of?: "piece") => string {
-  const currency = useAppSelector((state) => state.preferences.currency);
-  return useMemo(() => {
-    const usual = new Intl.NumberFormat(LOCALE, { style: "currency", currency });
-    const digits = (usual.resolvedOptions().maximumFractionDigits ?? 2) + 1;
-    const fine = new Intl.NumberFormat(LOCALE, {
-      style: "currency",
-      currency,
-      maximumFractionDigits: digits,
-    });
-    return (value, of) => (of === "piece" && value < 1 ? fine : usual).format(value);
-  }, [currency]);
+export function moneyIn(currency: string): (value: number, of?: "piece") => string {
+  let write = writers.get(currency);
+  if (!write) writers.set(currency, (write = writerOf(currency)));
+  return write;
+}
+
+const writers = new Map<string, (value: number, of?: "piece") => string>();
+
+function writerOf(currency: string): (value: number, of?: "piece") => string {
+  const style = { style: "currency", currency } as const;
+  const usual = new Intl.NumberFormat(LOCALE, style);
+  const digits = (usual.resolvedOptions().maximumFractionDigits ?? 2) + 1;
+  const fine = new Intl.NumberFormat(LOCALE, { ...style, maximumFractionDigits: digits });
+  return (value, of) => (of === "piece" && value < 1 ? fine : usual).format(value);
 }
 
 /** Bytes as people say file sizes: "1.24 MB". */

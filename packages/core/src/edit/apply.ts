@@ -24,6 +24,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
   switch (edit.do) {
     case "rename":
       return { ...job, name: edit.name };
+    case "unit":
+      return { ...job, unit: edit.unit };
     case "ticket":
       // A part that the kind does not have makes no job: reading it says so.
       return { ...job, ticket: { ...job.ticket, ...edit.change } as Job["ticket"] };

@@ -102,9 +102,11 @@ const shotsWhere = (job: Job, keeps: (shot: Shot) => boolean): Job["shots"] =>
 
 /** Shots and the cells of their number under other numbers; those that have none any more go. */
 function renumbered(job: Job, numbers: ReadonlyMap<number, number | null>): Job {
-  const to = (number: string): string | null => {
+  // Further cells of a photo have its number before theirs: “3-2”.
+  const to = (key: string): string | null => {
+    const [number, ...rest] = key.split("-");
     const next = numbers.get(Number(number));
-    return next === undefined ? number : next === null ? null : String(next);
+    return next === undefined ? key : next === null ? null : [next, ...rest].join("-");
   };
   const moved = <T>(entries: Record<string, T>): Record<string, T> =>
     Object.fromEntries(

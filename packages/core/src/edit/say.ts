@@ -57,6 +57,7 @@ const STYLE: Record<StylePart, string> = {
 
 const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   rename: "name",
+  unit: "unit",
   printer: "printer",
   become: "kind of job",
   guides: "guides",

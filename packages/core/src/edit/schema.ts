@@ -41,6 +41,7 @@ const stands = z.strictObject({
  */
 export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("rename"), name: jobSchema.shape.name }),
+  z.strictObject({ do: z.literal("unit"), unit: jobSchema.shape.unit }),
   z.strictObject({ do: z.literal("ticket"), change: ticketChangeSchema }),
   /**
    * Another kind of job with the same photos and paper; what was set by hand for the old one comes back with it.

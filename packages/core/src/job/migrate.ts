@@ -1,6 +1,6 @@
 import { EVERY_PHOTO } from "../stash/schema.ts";
 import { USUAL_PRESS } from "../press/schema.ts";
-import { PLAIN } from "../printer/schema.ts";
+import { PLAIN, SHIPPED_CURRENCY } from "../printer/schema.ts";
 import { BARE } from "../style/schema.ts";
 import { JOB_VERSION } from "./schema.ts";
 
@@ -8,8 +8,9 @@ type Migration = { ok: true; value: unknown } | { ok: false; why: string };
 
 type Values = Record<string, unknown>;
 
-/** How version 4 began to write. */
-const { naming: _naming, ...PRESS_4 } = USUAL_PRESS;
+/** How versions 4 and 5 began to write. */
+const { light: _light, ...PRESS_5 } = USUAL_PRESS;
+const { naming: _naming, ...PRESS_4 } = PRESS_5;
 
 /** For each older version, the step that brings a job file one version on. */
 const STEPS: Record<number, (job: Values) => Values> = {
@@ -68,7 +69,31 @@ const STEPS: Record<number, (job: Values) => Values> = {
     guides: { x: [], y: [] },
     aside: {},
   }),
+  // Version 5 showed lengths in the reader’s unit and prices in the reader’s money, printed copies of one photo alone, and
+  // weighed pixels by their values.
+  5: (job) => {
+    const sheet = (job.sheet ?? {}) as Values;
+    const printer = (sheet.printer ?? {}) as Values;
+    const price = { ...(printer.price as Values), currency: SHIPPED_CURRENCY };
+    return {
+      ...job,
+      version: 6,
+      unit: "mm",
+      ticket: ofOne(job.ticket),
+      press: { ...(job.press as Values), light: USUAL_PRESS.light },
+      sheet: { ...sheet, printer: { ...printer, price } },
+      aside: Object.fromEntries(
+        Object.entries((job.aside ?? {}) as Values).map(([kind, aside]) => [
+          kind,
+          { ...(aside as Values), ticket: ofOne((aside as Values).ticket) },
+        ]),
+      ),
+    };
+  },
 };
+
+const ofOne = (ticket: unknown): unknown =>
+  (ticket as Values | undefined)?.kind === "copies" ? { ...(ticket as Values), of: "one" } : ticket;
 
 /** Brings a job file of an older version up to this one. Refuses files of other kinds and of newer versions. */
 export function migrate(value: unknown): Migration {

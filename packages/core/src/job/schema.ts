@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { ticketSchema } from "../kinds/tickets.ts";
+import { UNITS } from "../length/index.ts";
 import { LIMITS } from "./limits.ts";
 import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
@@ -12,7 +13,7 @@ import { textBoxSchema } from "../words/schema.ts";
 import { colour, edges, length, name, paper, photoId, sheetId, shotNumber, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 5;
+export const JOB_VERSION = 6;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -116,6 +117,7 @@ export const jobSchema = z
     format: z.literal("wide-quilt-job"),
     version: z.literal(JOB_VERSION),
     name,
+    unit: z.enum(UNITS).describe("The unit that its lengths are shown in"),
     ticket: ticketSchema,
     sheet: sheetSchema,
     finish: finishSchema,

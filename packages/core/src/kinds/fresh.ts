@@ -1,6 +1,6 @@
 import { evenEdges } from "../geometry/index.ts";
 import { JOB_VERSION, type Job } from "../job/index.ts";
-import { mm, nearest, um, UM_PER_INCH } from "../length/index.ts";
+import { mm, nearest, um, UM_PER_INCH, type Unit } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";
 import { PRINTERS, printerOfJob, type Printer } from "../printer/index.ts";
 import { kindNamed } from "./index.ts";
@@ -9,8 +9,8 @@ import { EVERY_PHOTO } from "../stash/index.ts";
 import { BARE } from "../style/index.ts";
 import type { Kind } from "./tickets.ts";
 
-/** A new job of a kind, with what a reader of this locale would expect to start from. */
-export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
+/** A new job of a kind, with what a reader of this locale would expect to start from, and the unit they like where that is known. */
+export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit): Job {
   const own = kindNamed(kind);
   const letter = prefersLetter(locale);
   const paper = paperById(letter ? own.paper.letter : own.paper.id);
@@ -19,6 +19,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB"): Job {
     format: "wide-quilt-job",
     version: JOB_VERSION,
     name,
+    unit: unit ?? (letter ? "in" : "mm"),
     // What is round in millimetres is not in inches.
     ticket: own.fresh({ gap: letter ? nearest(UM_PER_INCH / 16) : mm(2), letter, photos: 0 }),
     sheet: {

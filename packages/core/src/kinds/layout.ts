@@ -34,7 +34,7 @@ export interface LaidCell {
   caption?: string;
   /** Where words under the cell stand, where that is not right below it. */
   under?: Rect;
-  /** The photo's number in the order in which the layout shows photos. */
+  /** The photo's number, where the layout shows the photos of the job in a row: its place among all of them. */
   frame?: number;
 }
 

@@ -98,7 +98,7 @@ describe("a printer", () => {
   });
 
   it("list is read from a file, or refused with what is wrong in it", () => {
-    const file = { format: "wide-quilt-printers", version: 1, printers: PRINTERS };
+    const file = { format: "wide-quilt-printers", version: 2, printers: PRINTERS };
     expect(readPrinters(JSON.parse(JSON.stringify(file)))).toEqual({ ok: true, printers: PRINTERS });
     const why = (change: object) => {
       const reading = readPrinters({ ...file, printers: [{ ...PRINTERS[0], ...change }] });
@@ -106,7 +106,15 @@ describe("a printer", () => {
     };
     expect(why({ scale: { across: 2, down: 1 } })).toContain("no scale error");
     expect(why({ address: "http://printer" })).toContain("ipp://");
-    expect(why({ price: { perSheet: -1, perSquareMetre: 0, ink: 0 } })).toContain("at least 0");
+    const old = PRINTERS.map(({ price: { currency: _currency, ...price }, ...printer }) => ({
+      ...printer,
+      price,
+    }));
+    expect(readPrinters({ ...file, version: 1, printers: old })).toEqual({ ok: true, printers: PRINTERS });
+    expect(why({ price: { ...PRINTERS[0]!.price, currency: "euros" } })).toContain("a currency such as EUR");
+    expect(why({ price: { currency: "EUR", perSheet: -1, perSquareMetre: 0, ink: 0 } })).toContain(
+      "at least 0",
+    );
     expect(readPrinters(null)).toMatchObject({ ok: false });
   });
 });

@@ -1,7 +1,7 @@
 import { NO_EDGES } from "../geometry/index.ts";
 import { mm, um } from "../length/index.ts";
 import { USUAL_PRESS } from "../press/schema.ts";
-import { PLAIN, type Printer } from "./schema.ts";
+import { PLAIN, SHIPPED_CURRENCY, type Printer } from "./schema.ts";
 
 const SRGB = USUAL_PRESS.colour;
 
@@ -25,14 +25,14 @@ export const PRINTERS: readonly Printer[] = [
     id: "lab-lustre",
     name: "Lab, lustre",
     mayLose: mm(2),
-    price: { perSheet: 0.05, perSquareMetre: 17, ink: 0 },
+    price: { currency: SHIPPED_CURRENCY, perSheet: 0.05, perSquareMetre: 17, ink: 0 },
   },
   {
     ...LAB,
     id: "lab-matte",
     name: "Lab, matte",
     mayLose: mm(2),
-    price: { perSheet: 0.05, perSquareMetre: 19, ink: 0 },
+    price: { currency: SHIPPED_CURRENCY, perSheet: 0.05, perSquareMetre: 19, ink: 0 },
     medium: "matte",
   },
   {
@@ -40,7 +40,7 @@ export const PRINTERS: readonly Printer[] = [
     id: "inkjet-glossy",
     name: "Inkjet, glossy",
     unprintable: { top: mm(3), right: mm(3.4), bottom: mm(12.5), left: mm(3.4) },
-    price: { perSheet: 0, perSquareMetre: 12, ink: 9 },
+    price: { currency: SHIPPED_CURRENCY, perSheet: 0, perSquareMetre: 12, ink: 9 },
     ppi: 360,
   },
   {
@@ -48,7 +48,7 @@ export const PRINTERS: readonly Printer[] = [
     id: "inkjet-borderless",
     name: "Inkjet, borderless",
     mayLose: mm(2.5),
-    price: { perSheet: 0, perSquareMetre: 14, ink: 9 },
+    price: { currency: SHIPPED_CURRENCY, perSheet: 0, perSquareMetre: 14, ink: 9 },
     ppi: 360,
   },
   {
@@ -56,13 +56,13 @@ export const PRINTERS: readonly Printer[] = [
     id: "event",
     name: "Event printer",
     mayLose: mm(1.5),
-    price: { perSheet: 0.22, perSquareMetre: 0, ink: 0 },
+    price: { currency: SHIPPED_CURRENCY, perSheet: 0.22, perSquareMetre: 0, ink: 0 },
   },
   {
     ...LAB,
     id: "screen",
     name: "Screen only",
-    price: { perSheet: 0, perSquareMetre: 0, ink: 0 },
+    price: { currency: SHIPPED_CURRENCY, perSheet: 0, perSquareMetre: 0, ink: 0 },
     medium: "none",
   },
 ];

@@ -32,6 +32,10 @@ export const printerSetupSchema = z.strictObject({
     })
     .describe("The printer’s own scale error, as it was measured; 1 for none"),
   price: z.strictObject({
+    currency: z
+      .string()
+      .regex(/^[A-Z]{3}$/, "must be a currency such as EUR")
+      .describe("What the prices are in (ISO 4217)"),
     perSheet: money("A sheet"),
     perSquareMetre: money("A square metre of paper"),
     ink: money("The ink for a square metre that is covered fully with one ink"),
@@ -52,10 +56,13 @@ export const printerSchema = printerSetupSchema.extend({
   medium: z.enum(MEDIA),
 });
 
+/** What the made-up prices that come with the program are in; also those of before prices said what they are in. */
+export const SHIPPED_CURRENCY = "EUR";
+
 /** A list of printers as a file, for another machine. */
 export const printersFileSchema = z.strictObject({
   format: z.literal("wide-quilt-printers"),
-  version: z.literal(1),
+  version: z.literal(2),
   printers: z.array(printerSchema).min(1, "must hold at least one printer").max(200),
 });
 

@@ -6,6 +6,7 @@ import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { LOCALE } from "../../app/preferences.ts";
+import { useAppSelector } from "../../app/store.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
 import { newId } from "../../app/ids.ts";
@@ -27,6 +28,7 @@ export function useJobs() {
   const [showsBin, showBin] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
   const navigate = useNavigate();
+  const unit = useAppSelector((state) => state.preferences.unit);
 
   const load = useCallback(async () => {
     try {
@@ -63,7 +65,7 @@ export function useJobs() {
       const { id } = await work();
       await navigate(`/jobs/${id}`);
     });
-  const start = (kind: Kind, name: string) => void goTo(() => server.startJob(kind, name, LOCALE));
+  const start = (kind: Kind, name: string) => void goTo(() => server.startJob(kind, name, LOCALE, unit));
   const importFile = (file: File) => goTo(async () => server.importJob(await readJsonFile(file, "job")));
   return { jobs, bin, showsBin, failure, showBin, start, importFile, act };
 }

@@ -4,12 +4,22 @@ import { Check } from "../../ui/Check.tsx";
 import { TextField } from "../../ui/TextField.tsx";
 import { usePress } from "./usePress.ts";
 
-/** How photos are sharpened for what it is printed on. */
-export function SharpeningFields({ job }: { job: Job }) {
+/** How photos are brought to their size on paper, and sharpened for what it is printed on. */
+export function PaperFields({ job }: { job: Job }) {
   const { press, set } = usePress(job);
   return (
     <div className="flex flex-col gap-2">
-      <h2 className="text-[13px] font-semibold">Sharpening</h2>
+      <h2 className="text-[13px] font-semibold">Photos on paper</h2>
+      <Check
+        label="made smaller by the light they send"
+        checked={press.light}
+        onChange={(light) => set({ light })}
+      />
+      <p className="text-[12.5px] text-ink-2">
+        {press.light
+          ? "Fine patterns keep their brightness. It takes a little longer."
+          : "Pixels are averaged as the file has them: fine patterns get darker."}
+      </p>
       <MediumField label="Printed on" medium={press.medium} onChange={(medium) => set({ medium })} />
       <p className="text-[12.5px] text-ink-2">
         {job.style.sharpening === null

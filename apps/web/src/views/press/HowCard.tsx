@@ -6,8 +6,8 @@ import { useAppSelector } from "../../app/store.ts";
 import { usePlaces } from "../../places/places.ts";
 import { selectFindings } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
-import { fileSize, useMoney, useWords } from "../../words/words.ts";
-import { AboutFields, SharpeningFields } from "./AboutFields.tsx";
+import { fileSize, moneyIn, useWords } from "../../words/words.ts";
+import { AboutFields, PaperFields } from "./AboutFields.tsx";
 import { ColourFields } from "./ColourFields.tsx";
 import { FileFields } from "./FileFields.tsx";
 import { NamingFields, ruleOf } from "./NamingFields.tsx";
@@ -38,7 +38,7 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
         <FileFields job={job} jobId={jobId} sheet={sheet} version={version} />
         <Facts job={job} sheets={sheets} proof={proof} />
         <ColourFields job={job} />
-        <SharpeningFields job={job} />
+        <PaperFields job={job} />
         <NamingFields job={job} sheets={sheets} overwrite={overwrite} onOverwrite={setOverwrite} />
         <AboutFields job={job} />
       </div>
@@ -124,7 +124,7 @@ function WriteButton({ sheets, onWrite, onPrint, printer }: WriteProps) {
 /** The true figures of what comes out. */
 function Facts({ job, sheets, proof }: Pick<Props, "job" | "sheets" | "proof">) {
   const words = useWords(job.sheet.ppi);
-  const money = useMoney();
+  const money = moneyIn(job.sheet.printer.price.currency);
   const [first] = sheets;
   const { format } = job.press.file;
   if (!first) return null;

@@ -11,7 +11,7 @@ import { NumberField } from "../../ui/NumberField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
 import { paperType, reasonsInWords } from "../../words/printer.ts";
-import { useMoney, useWords } from "../../words/words.ts";
+import { moneyIn, useWords } from "../../words/words.ts";
 import { usePress } from "./usePress.ts";
 
 interface Props {
@@ -147,7 +147,7 @@ function Wishes({ job, can, paper }: OfPrinter) {
 /** How the sheets suit the printer: its papers, its resolution, what it is sent, and what all copies come to. */
 function Fits({ job, can, paper, sheets }: OfPrinter & { sheets: readonly SheetPlan[] }) {
   const dispatch = useAppDispatch();
-  const money = useMoney();
+  const money = moneyIn(job.sheet.printer.price.currency);
   const { ppi } = job.sheet;
   const words = useWords(ppi);
   const media = mediaOf(can, paper.width / 10, paper.height / 10);

@@ -18,7 +18,7 @@ import type { Run } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
 import { button } from "../../ui/button.ts";
 import { Progress } from "../../ui/Progress.tsx";
-import { fileSize, useMoney, when } from "../../words/words.ts";
+import { fileSize, moneyIn, when } from "../../words/words.ts";
 import type { RunActs } from "../press/useRuns.ts";
 
 interface Props {
@@ -84,7 +84,7 @@ export function RunLine({ run, act, ofJob }: Props) {
 
 function Became({ run }: { run: Run }) {
   const { state, files, why, price, createdAt, doneAt, print, sheets, madeBy, waits, inDoubt } = run;
-  const money = useMoney();
+  const money = moneyIn(run.currency);
   const at = <span className="text-ink-2">{when(doneAt ?? createdAt)}</span>;
   switch (state) {
     case "done": {

@@ -1,11 +1,13 @@
 import { useState, type ReactNode } from "react";
 import { LIMITS, type Printer, type Um } from "@wide-quilt/core";
+import { CURRENCIES } from "../../app/preferences.ts";
 import { MediumField } from "../../places/MediumField.tsx";
 import { ProfileField } from "../../places/ProfileField.tsx";
 import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { OverPage } from "../../ui/OverPage.tsx";
+import { SelectField } from "../../ui/SelectField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
 import { useWords } from "../../words/words.ts";
 import { AskPrinter } from "./AskPrinter.tsx";
@@ -18,7 +20,7 @@ interface Props {
 }
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
-const PRICES: { part: keyof Printer["price"]; label: string }[] = [
+const PRICES: { part: Exclude<keyof Printer["price"], "currency">; label: string }[] = [
   { part: "perSheet", label: "A sheet" },
   { part: "perSquareMetre", label: "A square metre of paper" },
   { part: "ink", label: "Ink for a square metre, fully covered" },
@@ -90,6 +92,12 @@ export function PrinterEditor({ printer: before, onClose, onKeep }: Props) {
           <PagePixels printer={printer} set={set} />
         </Group>
         <Group title="Price">
+          <SelectField
+            label="In"
+            value={price.currency}
+            choices={currenciesWith(price.currency).map((value) => ({ value, text: value }))}
+            onChange={(currency) => set({ price: { ...price, currency } })}
+          />
           {PRICES.map(({ part, label }) => (
             <NumberField
               key={part}
@@ -127,6 +135,9 @@ function Group({ title, children }: { title: string; children: ReactNode }) {
     </fieldset>
   );
 }
+
+/** The currencies that are offered, and the one that is set. */
+const currenciesWith = (own: string): string[] => [...new Set([own, ...CURRENCIES])];
 
 /** The page of a printer that takes just one size of pixels. */
 function PagePixels({ printer: { pixels }, set }: { printer: Printer; set(change: Partial<Printer>): void }) {

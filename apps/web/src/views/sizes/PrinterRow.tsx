@@ -2,7 +2,7 @@ import { PenLine, Trash2 } from "lucide-react";
 import { isTrue, type Printer } from "@wide-quilt/core";
 import type { ProfileView } from "@wide-quilt/server/contract";
 import { button } from "../../ui/button.ts";
-import { useMoney, useWords, type Words } from "../../words/words.ts";
+import { moneyIn, useWords, type Words } from "../../words/words.ts";
 
 interface Props {
   printer: Printer;
@@ -14,7 +14,7 @@ interface Props {
 /** A printer in one line of words and one of figures. */
 export function PrinterRow({ printer, profiles, onEdit, onRemove }: Props) {
   const words = useWords(printer.ppi);
-  const money = useMoney();
+  const money = moneyIn(printer.price.currency);
   const { name, ppi, colour, price, scale, address } = printer;
   const profile = colour ? profiles.find(({ id }) => id === colour.profile)?.name : "no colour management";
   return (

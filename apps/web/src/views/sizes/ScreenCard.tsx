@@ -1,5 +1,5 @@
-import { mm } from "@wide-quilt/core";
-import { CURRENCIES, preferred } from "../../app/preferences.ts";
+import { mm, UNITS } from "@wide-quilt/core";
+import { preferred } from "../../app/preferences.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
@@ -13,11 +13,11 @@ const RANGE = { least: 45, most: 150 };
 /** What a ruler may say of the frame. */
 const RULER = { least: mm(20), most: mm(400) };
 
-/** True size on this screen, by a bank card held to it; and the currency of prices. */
+/** True size on this screen, by a bank card held to it; and the unit of new jobs. */
 export function ScreenCard() {
   const dispatch = useAppDispatch();
   const scale = useAppSelector((state) => state.preferences.screenScale);
-  const currency = useAppSelector((state) => state.preferences.currency);
+  const unit = useAppSelector((state) => state.preferences.unit);
   const words = useWords();
   // In CSS millimetres, of which the browser believes that they are true ones.
   const shown = CARD.width / scale;
@@ -74,15 +74,15 @@ export function ScreenCard() {
           </button>
         )}
       </section>
-      <section aria-labelledby="money">
-        <h2 id="money" className="mb-2 text-[15px] font-semibold">
-          Prices
+      <section aria-labelledby="unit">
+        <h2 id="unit" className="mb-2 text-[15px] font-semibold">
+          Units
         </h2>
         <SelectField
-          label="Currency"
-          value={currency}
-          choices={CURRENCIES.map((value) => ({ value, text: value }))}
-          onChange={(next) => dispatch(preferred({ currency: next }))}
+          label="New jobs begin in"
+          value={unit}
+          choices={UNITS.map((value) => ({ value, text: value }))}
+          onChange={(next) => dispatch(preferred({ unit: next }))}
         />
       </section>
     </>

@@ -4,10 +4,10 @@ import { useNavigate } from "react-router";
 import { PRINTERS, type Printer } from "@wide-quilt/core";
 import { address, server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
-import { LOCALE } from "../../app/preferences.ts";
+import { currencyOf, LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
-import { useAppDispatch } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJobs } from "../../app/Way.tsx";
 import { atPlaces, usePlaces } from "../../places/places.ts";
@@ -28,10 +28,15 @@ export function SizesView() {
   const dispatch = useAppDispatch();
   const { printers, profiles } = usePlaces();
   const [edited, setEdited] = useState<Printer | null>(null);
-  const add = () => setEdited({ ...PRINTERS[0]!, id: `own-${newId()}`, name: "New printer" });
+  const unit = useAppSelector((state) => state.preferences.unit);
+  const add = () => {
+    const [usual] = PRINTERS as [Printer];
+    const price = { currency: currencyOf(LOCALE), perSheet: 0, perSquareMetre: 0, ink: 0 };
+    setEdited({ ...usual, id: `own-${newId()}`, name: "New printer", price });
+  };
   const startRuler = () =>
     doing(async () => {
-      const { id } = await server.startJob("ruler", "Ruler sheet", LOCALE);
+      const { id } = await server.startJob("ruler", "Ruler sheet", LOCALE, unit);
       await navigate(`/jobs/${id}`);
     });
   const importFile = async ([file]: File[]) =>
@@ -62,8 +67,9 @@ export function SizesView() {
             </button>
           </div>
           <p className="mb-4 text-[13px] text-ink-2">
-            A job keeps what it was told of its printer; what is changed here is there for the next one. To
-            find a printer’s own scale error, print a{" "}
+            A job keeps what it was told of its printer; what is changed here is there for the next one. Those
+            that came with the program are made up, and so are their prices. To find a printer’s own scale
+            error, print a{" "}
             <button
               type="button"
               className="text-accent underline underline-offset-2"

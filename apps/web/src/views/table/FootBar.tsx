@@ -1,8 +1,8 @@
 import { Keyboard, Minus, Plus } from "lucide-react";
 import { memo, useState } from "react";
 import { UNITS, type Unit } from "@wide-quilt/core";
-import { preferred } from "../../app/preferences.ts";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { edit } from "../../table/edits.ts";
 import { selectSheet } from "../../table/sheets.ts";
 import { sheetTurned, zoomed } from "../../table/view.ts";
 import { SheetTurner } from "../../ui/SheetTurner.tsx";
@@ -16,7 +16,7 @@ const QUIET = "rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disable
 /** Which sheet is shown, how large, and in which unit. */
 export const FootBar = memo(function FootBar() {
   const dispatch = useAppDispatch();
-  const unit = useAppSelector((state) => state.preferences.unit);
+  const unit = useAppSelector((state) => state.openJob.job?.unit ?? state.preferences.unit);
   const fits = useAppSelector((state) => state.view.zoom === "fit");
   const zoom = useZoom();
   const trueSize = useTrueSize();
@@ -67,7 +67,7 @@ export const FootBar = memo(function FootBar() {
         <select
           className="measure rounded border border-edge bg-white px-1 py-0.5"
           value={unit}
-          onChange={(event) => dispatch(preferred({ unit: event.target.value as Unit }))}
+          onChange={(event) => dispatch(edit({ do: "unit", unit: event.target.value as Unit }))}
         >
           {UNITS.map((name) => (
             <option key={name}>{name}</option>

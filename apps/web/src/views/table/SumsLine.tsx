@@ -3,16 +3,17 @@ import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
 import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { selectJob, selectSheet, selectSums } from "../../table/sheets.ts";
-import { useMoney, useWords, type Words } from "../../words/words.ts";
+import { moneyIn, useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
 export function SumsLine() {
   const sums = useLaterSelector(selectSums);
   const ppi = useLaterSelector((state) => state.openJob.job?.sheet.ppi ?? 300);
   const words = useWords(ppi);
-  const money = useMoney();
+  const prices = useLaterSelector((state) => state.openJob.job?.sheet.printer.price);
   const searching = useLaterSelector((state) => state.view.searching);
-  if (!sums) return null;
+  if (!sums || !prices) return null;
+  const money = moneyIn(prices.currency);
   const { layout, sheets, used, leftOver, pixels, price } = sums;
   if (sheets === 0) {
     return (
@@ -42,7 +43,7 @@ export function SumsLine() {
       <Cuts />
       <Sum name="about">
         {money(price.perSheet)} <span className="text-ink-2">a sheet,</span> {money(price.perPiece, "piece")}{" "}
-        <span className="text-ink-2">a piece</span>
+        <span className="text-ink-2">a piece{prices.ink > 0 && ", before ink"}</span>
       </Sum>
       <Corrected />
     </dl>

@@ -11,7 +11,7 @@ export const notOnSheet: Rule = ({ job, sheets }) => {
   for (const { of } of Object.values(job.graphics)) if (of.kind === "photo") onSheets.add(of.photo);
   const left = job.stash.filter(({ id }) => !onSheets.has(id));
   // Only some kinds show what is picked; to the others the filter is one of the list of photos.
-  const byFilter = FILTERED.has(job.ticket.kind) && leavesOut(job.pick);
+  const byFilter = showsPicked(job) && leavesOut(job.pick);
   const filtered = byFilter ? left.filter((photo) => !isPicked(job.pick, photo)) : [];
   const others = left.filter((photo) => !filtered.includes(photo));
   return [
@@ -20,7 +20,9 @@ export const notOnSheet: Rule = ({ job, sheets }) => {
   ];
 };
 
-const FILTERED: ReadonlySet<Job["ticket"]["kind"]> = new Set(["contact", "single"]);
+/** Whether the job shows its picked photos one after the other. */
+const showsPicked = ({ ticket }: Job): boolean =>
+  ticket.kind === "contact" || ticket.kind === "single" || (ticket.kind === "copies" && ticket.of === "each");
 
 const leftByFilter = (job: Job, photos: readonly PhotoRef[]): Finding => ({
   rule: "filtered-photo",
@@ -44,13 +46,18 @@ function sayPick({ pick: { stars, tag, folder } }: Job): string {
 }
 
 function leftOver({ ticket }: Job, photos: readonly PhotoRef[]): Finding {
+  const each = ticket.kind === "copies" && ticket.of === "one";
   const more = ticket.kind === "collage" && ticket.sheets === "one" && HOLDS_MORE.has(ticket.way);
   return {
     rule: "photo-on-no-sheet",
     level: "look",
     sentence: `${named(photos)} on no sheet. ${WAYS[ticket.kind] ?? USUAL_WAY}`,
     cells: [],
-    mend: more ? { label: "Use more sheets", edit: { do: "ticket", change: { sheets: "all" } } } : undefined,
+    mend: more
+      ? { label: "Use more sheets", edit: { do: "ticket", change: { sheets: "all" } } }
+      : each
+        ? { label: "Print each photo", edit: { do: "ticket", change: { of: "each" } } }
+        : undefined,
   };
 }
 
@@ -61,7 +68,7 @@ const USUAL_WAY = "Drop them on a cell from the list of photos, or take them out
 
 /** How a photo gets on a sheet, where the kind has a way of its own. */
 const WAYS: Partial<Record<Job["ticket"]["kind"], string>> = {
-  copies: "This job prints one photo. Drop another on a cell, or start a job of another kind for them.",
+  copies: "This job prints one photo. Let it print each, or drop another on a cell.",
   mixed: "Choose them in the lines of the ticket, or drop them on a cell.",
   portraits: "Give them to somebody on the page “People”, or take them out of the job.",
   collage: "Every cell has a photo already. Let it have more cells or sheets, or drop them on a cell.",

@@ -24,8 +24,8 @@ export interface Section {
 const EMPTY_PLACES = 12;
 
 /**
- * The picked photos in sections. Sections come in the order of their first photo, and photos are numbered through as
- * they are printed.
+ * The picked photos in sections. Sections come in the order of their first photo. A photo’s number is its place among all
+ * of the job’s, so that it is the same on every sheet, however they are sorted and whichever are shown.
  */
 export function sectionsOf(job: Job, breaks: TicketOf<"contact">["breaks"], photos: Photos): Section[] {
   if (job.stash.length === 0) {
@@ -41,12 +41,9 @@ export function sectionsOf(job: Job, breaks: TicketOf<"contact">["breaks"], phot
     const title = breaks === "none" ? null : titleOf(breaks, photo, photos);
     const section = sections.get(title ?? "") ?? { title, frames: [] };
     sections.set(title ?? "", section);
-    section.frames.push({ photo, at, number: 0 });
+    section.frames.push({ photo, at, number: at });
   }
-  let number = 0;
-  const all = [...sections.values()];
-  for (const { frames } of all) for (const frame of frames) frame.number = ++number;
-  return all;
+  return [...sections.values()];
 }
 
 function titleOf(by: "day" | "folder", photo: PhotoRef, photos: Photos): string {

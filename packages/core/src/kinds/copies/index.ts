@@ -6,12 +6,14 @@ import { sayCopies } from "./say.ts";
 export const copies = kind({
   name: "copies",
   title: "Copies of one photo",
-  about: "Badges, gifts, prints for everyone: one size, as often as it fits or as often as you say.",
-  takes: "The first one goes into all cells.",
+  about:
+    "Badges, gifts, prints for everyone: one size, as often as it fits or as often as you say. Of one photo, or of each.",
+  takes: "The first one goes into all cells, unless the ticket asks for copies of each.",
   paper: { id: "photo-10x15", letter: "photo-10x15" },
   marks: "corner ticks",
   fresh: ({ gap, letter }) => ({
     kind: "copies",
+    of: "one",
     copies: "fit",
     size: letter ? { width: inch(2), height: inch(2) } : { width: mm(35), height: mm(45) },
     gap,
@@ -21,5 +23,5 @@ export const copies = kind({
   }),
   layOut: layOutCopies,
   say: sayCopies,
-  followsStash: () => false,
+  followsStash: ({ of }) => of === "each",
 });

@@ -101,3 +101,58 @@ it("lays ten thousand pieces at most, soon, and says how many more there could b
     expect(said).toContainEqual(expect.stringMatching(/^2775556 pieces would fit, and 10000 are laid/));
   }
 });
+
+describe("copies of each photo", () => {
+  const names = ["a", "b", "c"];
+  const of = (change: object, count = 3): Job => {
+    const fresh = applyEdit(freshJob("copies", "Prints"), {
+      do: "add photos",
+      photos: names.slice(0, count).map((id) => ({ id, name: `${id}.jpg` })),
+    });
+    return applyEdit(fresh, { do: "ticket", change: { of: "each", ...change } });
+  };
+  const shown = (job: Job) => arrange(job, {}).map(({ cells }) => cells.map(({ photo }) => photo).join(""));
+
+  it("lay so many of one, then of the next, on as many sheets as it takes, all in one grid", () => {
+    // Two 100 × 70 mm to a sheet of 101.6 × 152.4 mm.
+    const size = { width: mm(100), height: mm(70) };
+    const job = of({ size, copies: 1 });
+    expect(shown(job)).toEqual(["ab", "c"]);
+    const [first, second] = arrange(job, {});
+    expect(second!.cells[0]!.finished).toEqual(first!.cells[0]!.finished);
+    expect(shown(of({ size, copies: 3 }))).toEqual(["aa", "ab", "bb", "cc", "c"]);
+    // As many as fit is a sheet of each.
+    expect(shown(of({ size, copies: "fit" }))).toEqual(["aa", "bb", "cc"]);
+  });
+
+  it("are one empty piece without photos, and none where a filter leaves none", () => {
+    expect(shown(of({ copies: 2 }, 0))).toEqual([""]);
+    expect(arrange(of({ copies: 2 }, 0), {})[0]!.cells).toHaveLength(2);
+    const filtered = applyEdit(of({ copies: 2 }), { do: "pick", change: { stars: 5 } });
+    expect(arrange(filtered, {})).toEqual([]);
+    expect(check(filtered, {}, []).map(({ rule }) => rule)).toContain("filtered-photo");
+  });
+
+  it("keep what was set by hand on a photo’s pieces when another is taken out or moved", () => {
+    const style = { border: null };
+    let job = of({ copies: 2 });
+    job = applyEdit(job, { do: "shot", shot: 3, change: { scale: 2 } });
+    job = applyEdit(job, { do: "style cells", cells: ["3-2"], change: style });
+    const cellOf = (after: Job) =>
+      arrange(after, {})
+        .flatMap(({ cells }) => cells)
+        .filter(({ styled }) => styled.length > 0)
+        .map(({ key, photo, sits }) => [key, photo, sits.scale]);
+    expect(cellOf(job)).toEqual([["3-2", "c", 2]]);
+    expect(cellOf(applyEdit(job, { do: "remove photo", photo: "a" }))).toEqual([["2-2", "c", 2]]);
+    expect(cellOf(applyEdit(job, { do: "move photo", photo: "c", to: 0 }))).toEqual([["1-2", "c", 2]]);
+  });
+
+  it("are the way to print a photo that is on no sheet", () => {
+    const one = applyEdit(of({ copies: 4 }), { do: "ticket", change: { of: "one" } });
+    const [left] = check(one, {}, arrange(one, {})).filter(({ rule }) => rule === "photo-on-no-sheet");
+    expect(left!.sentence).toContain("b.jpg and c.jpg are on no sheet");
+    const mended = applyEdit(one, left!.mend!.edit);
+    expect(check(mended, {}, arrange(mended, {})).map(({ rule }) => rule)).not.toContain("photo-on-no-sheet");
+  });
+});

@@ -2,7 +2,9 @@ import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
 import { blockFor, fitGrid, mostOf, type GridFit, type MostQuestion } from "../../fit/index.ts";
 import { LIMITS, type Job } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
+import type { Photos } from "../../plan/index.ts";
 import { remembered } from "../../remembered.ts";
+import { pickedPhotos } from "../../stash/index.ts";
 import { layoutArea, waysToLie } from "../area.ts";
 import { placedBlock } from "../block.ts";
 import type { LaidCell, Layout } from "../layout.ts";
@@ -10,8 +12,8 @@ import type { TicketOf } from "../tickets.ts";
 
 type CopiesTicket = TicketOf<"copies">;
 
-/** All cells of this kind show one photo until another is put in one. */
-const SHOT = 1;
+/** One piece of the job: which photo it shows. */
+type Of = Pick<LaidCell, "key" | "shot" | "photo" | "frame">;
 
 const most = remembered((question: MostQuestion) => mostOf(question));
 
@@ -30,13 +32,18 @@ interface Way {
 }
 
 /** Decides how the paper lies, how many pieces stand on a sheet, and how many sheets it takes. */
-export function layOutCopies(job: Job, ticket: CopiesTicket): Layout {
+export function layOutCopies(job: Job, ticket: CopiesTicket, photos: Photos): Layout {
   const { sheet } = job;
   const ways = waysToLie(sheet, sheet.paper).map((lying) => wayOf(job, ticket, lying));
   // The first of equals: upright paper with upright pieces, so that nothing is turned for no gain.
   const way = ways.reduce((best, other) => (other.count > best.count ? other : best));
+  const copies = ticket.copies === "fit" ? way.count : ticket.copies;
   // More cells than that nobody can look at or cut, and laying them out takes as long.
-  const pieces = ticket.copies === "fit" ? Math.min(way.count, LIMITS.copies.most) : ticket.copies;
+  const list = (ticket.of === "each" ? copiesOfEach(job, photos, copies) : copiesOfOne(job, copies)).slice(
+    0,
+    LIMITS.copies.most,
+  );
+  const pieces = list.length;
   const sheets = way.count === 0 ? 0 : Math.ceil(pieces / way.count);
   // Several sheets share one grid, so that the stops of the trimmer are the same for all.
   const block = sheets > 1 ? way.grid : blockFor(pieces, way.grid);
@@ -44,13 +51,10 @@ export function layOutCopies(job: Job, ticket: CopiesTicket): Layout {
   const perSheet = Math.min(way.count, pieces);
   const on = asGrid ? gridPieces(ticket, way.grid.turned, block) : way.blocks!;
   const places = placedBlock(asGrid ? on : on.slice(0, perSheet), way.area, ticket.place);
-  const photo = job.stash[0]?.id ?? null;
   const cell = (place: Piece, n: number): LaidCell => ({
-    key: String(n + 1),
-    shot: SHOT,
+    ...list[n]!,
     finished: { x: place.x, y: place.y, width: place.width, height: place.height },
     turn: place.turned ? 90 : 0,
-    photo,
   });
   return {
     sheets: Array.from({ length: sheets }, (_, index) => {
@@ -67,6 +71,27 @@ export function layOutCopies(job: Job, ticket: CopiesTicket): Layout {
       proved: way.proved,
     },
   };
+}
+
+/** All pieces show the first photo until another is put in one. */
+function copiesOfOne({ stash }: Job, copies: number): Of[] {
+  const photo = stash[0]?.id ?? null;
+  const length = Math.min(copies, LIMITS.copies.most);
+  return Array.from({ length }, (_, n) => ({ key: String(n + 1), shot: 1, photo }));
+}
+
+/** So many of one photo, then of the next; as if there were one photo while there is none. */
+function copiesOfEach(job: Job, photos: Photos, copies: number): Of[] {
+  if (job.stash.length === 0) return copiesOfOne(job, copies);
+  const each = Math.min(copies, LIMITS.copies.most);
+  return pickedPhotos(job, photos).flatMap(({ photo: { id }, at }) =>
+    Array.from({ length: each }, (_, n) => ({
+      key: n === 0 ? String(at) : `${at}-${n + 1}`,
+      shot: at,
+      photo: id,
+      frame: at,
+    })),
+  );
 }
 
 function wayOf({ sheet }: Job, ticket: CopiesTicket, lying: Size): Way {

@@ -17,7 +17,9 @@ export function sayCopies(
   return [
     { text: "Put " },
     { control: "copies", text: count },
-    { text: ticket.copies === 1 ? " copy at " : " copies at " },
+    { text: ticket.copies === 1 ? " copy" : " copies" },
+    ...(ticket.of === "each" ? [{ text: " of " }, { control: "copies", text: "each photo" }] : []),
+    { text: " at " },
     { control: "size", text: writeSize(ticket.size, write), measure: true },
     { text: " on " },
     ...sayPaper(job),

@@ -5,9 +5,10 @@ import { count, cuts, gap, place, size } from "../../job/parts.ts";
 /** The ticket of "copies of one photo". */
 export const copiesTicket = z.strictObject({
   kind: z.literal("copies"),
+  of: z.enum(["one", "each"]).describe("Of one photo, or of each photo of the job"),
   copies: z
     .union([count(LIMITS.copies, "How many pieces"), z.literal("fit")])
-    .describe("How many pieces; “fit” for as many as fit on one sheet"),
+    .describe("How many pieces of a photo; “fit” for as many as fit on one sheet"),
   size: size(LIMITS.piece, "Finished size of a piece"),
   gap,
   place,

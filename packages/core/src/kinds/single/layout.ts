@@ -19,14 +19,14 @@ export function layOutSingles(job: Job, ticket: SingleTicket, photos: Photos): L
     shot: at,
   }));
   const shown = job.stash.length > 0 ? picked : [{ id: null, shot: 1 }];
-  const sheets = shown.flatMap(({ id, shot }, index): LaidSheet[] => {
+  const sheets = shown.flatMap(({ id, shot }): LaidSheet[] => {
     const photo = shotByNumber(job, shot).photo ?? id;
     const facts = photo === null ? undefined : photos[photo];
     const proportion = facts ? facts.width / facts.height : COMMON_PROPORTION;
     const lying = lieFor(job, proportion);
     const finished = cellFor(ticket, layoutArea(job.sheet, lying), proportion);
     if (!finished) return [];
-    const cell = { key: String(shot), shot, finished, turn: 0 as const, photo: id, frame: index + 1 };
+    const cell = { key: String(shot), shot, finished, turn: 0 as const, photo: id, frame: shot };
     return [{ paper: job.sheet.paper, lying, cells: [cell] }];
   });
   const fit = sheets.length > 0 ? 1 : 0;

@@ -17,7 +17,7 @@ import { selectJob, selectSheets } from "../../../table/sheets.ts";
 import { comparing } from "../../../table/view.ts";
 import { OverPage } from "../../../ui/OverPage.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
-import { useMoney, useWords } from "../../../words/words.ts";
+import { moneyIn, useWords } from "../../../words/words.ts";
 
 type SheetPaper = Job["sheet"]["paper"];
 
@@ -50,7 +50,7 @@ function Comparison({ job }: { job: Job }) {
   // Where each paper takes as many as fit on it, only the price of a piece can be compared.
   const price: Measure = job.ticket.kind === "copies" && job.ticket.copies === "fit" ? "perPiece" : "total";
   const [measure, setMeasure] = useState<Measure>(price);
-  const money = useMoney();
+  const money = moneyIn(job.sheet.printer.price.currency);
   const ink = useInk(job);
   const found = useComparison(job);
   const fitting = useMemo(

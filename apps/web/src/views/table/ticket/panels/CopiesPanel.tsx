@@ -4,10 +4,19 @@ import { NumberField } from "../../../../ui/NumberField.tsx";
 import { panelOf } from "./panel.tsx";
 
 /** As many as fit, or the number that was asked for. */
-export const CopiesPanel = panelOf("copies", ({ job, ticket: { copies }, set }) => {
+export const CopiesPanel = panelOf("copies", ({ job, ticket: { copies, of }, set }) => {
   const { mostPerSheet } = layOut(job, {}).sums;
   return (
     <div className="flex flex-col gap-3">
+      <ChoiceList<typeof of>
+        label="Of which photos"
+        value={of}
+        onChange={(next) => set({ of: next })}
+        choices={[
+          { value: "one", text: "Of one photo" },
+          { value: "each", text: "Of each photo of the job", aside: job.stash.length || undefined },
+        ]}
+      />
       <ChoiceList
         label="How many"
         value={copies === "fit" ? "fit" : "number"}

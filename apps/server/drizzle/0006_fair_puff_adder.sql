@@ -1,0 +1,1 @@
+ALTER TABLE `runs` ADD `currency` text DEFAULT 'EUR' NOT NULL;
