@@ -11,7 +11,8 @@ export const KEYS: readonly { where: string; keys: readonly { press: string[]; d
       { press: ["M"], does: "Move cells instead of photos, and back" },
       { press: ["0"], does: "Fit the sheet in the window" },
       { press: ["1"], does: "True size" },
-      { press: ["+", "−"], does: "Larger, smaller; also Ctrl and the wheel" },
+      { press: ["+", "−"], does: "Larger, smaller; also Ctrl and the wheel, around the pointer" },
+      { press: ["Space drag"], does: "Move the table under the pointer; also the middle button" },
     ],
   },
   {

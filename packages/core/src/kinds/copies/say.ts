@@ -17,9 +17,9 @@ export function sayCopies(
   return [
     { text: "Put " },
     { control: "copies", text: count },
-    { text: ticket.copies === 1 ? " copy" : " copies" },
-    ...(ticket.of === "each" ? [{ text: " of " }, { control: "copies", text: "each photo" }] : []),
-    { text: " at " },
+    {
+      text: `${ticket.copies === 1 ? " copy" : " copies"}${ticket.of === "each" ? " of each photo" : ""} at `,
+    },
     { control: "size", text: writeSize(ticket.size, write), measure: true },
     { text: " on " },
     ...sayPaper(job),

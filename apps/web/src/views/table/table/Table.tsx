@@ -1,4 +1,13 @@
-import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import {
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type RefObject,
+} from "react";
 import { kindOf, type SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useLaterSelector } from "../../../app/later.ts";
@@ -19,6 +28,8 @@ import { facing } from "./pages.ts";
 import { HeadGuides } from "./HeadGuides.tsx";
 import { Rulers } from "./Rulers.tsx";
 import { Stick } from "./Stick.tsx";
+import { useKeptPoint, type TablePoint } from "./useKeptPoint.ts";
+import { usePan } from "./usePan.ts";
 import { useWheel } from "./useWheel.ts";
 import { useZoom } from "./zoom.ts";
 
@@ -39,7 +50,14 @@ export function Table() {
   const table = useRef<HTMLElement>(null);
   const size = useSize(table);
   useFit(pages, size);
-  useWheel(table);
+  const pointer = useRef<TablePoint | null>(null);
+  const takePointer = useCallback(() => {
+    const at = pointer.current;
+    pointer.current = null;
+    return at;
+  }, []);
+  useWheel(table, pointer);
+  usePan(table);
   const dispatch = useAppDispatch();
   const { scale } = useZoom();
   return (
@@ -53,7 +71,14 @@ export function Table() {
       }}
     >
       {sheet ? (
-        <Pages pages={pages} active={sheet} scale={scale} room={size} />
+        <Pages
+          pages={pages}
+          active={sheet}
+          scale={scale}
+          room={size}
+          table={table}
+          takePointer={takePointer}
+        />
       ) : hasPhotos || toCheck ? (
         <p className="flex h-full items-center justify-center px-8 text-center text-ink">
           {toCheck
@@ -72,19 +97,30 @@ interface PagesProps {
   active: SheetPlan;
   scale: number;
   room: { width: number; height: number };
+  table: RefObject<HTMLElement | null>;
+  takePointer(): TablePoint | null;
 }
 
-/** The pages side by side in the middle of the table. */
-function Pages({ pages, active, scale, room }: PagesProps) {
+/** So much of the sheet stays in the window however far it is moved, in CSS pixels. */
+const STAYS = 80;
+
+/**
+ * The pages side by side, in the middle of the table while they fit; otherwise with so much table around them that each of
+ * their points can be brought anywhere in the window.
+ */
+function Pages({ pages, active, scale, room, table, takePointer }: PagesProps) {
   const px = useCallback((um: number) => (um / 1000) * scale, [scale]);
+  const fits = useAppSelector((state) => state.view.zoom === "fit");
   const { width, height } = spreadOf(pages);
-  const across = Math.max(room.width, px(width) + ROOM.left + ROOM.right);
-  const down = Math.max(room.height, px(height) + ROOM.top + ROOM.bottom);
+  const free = (side: number) => (fits ? 0 : 2 * Math.max(0, side - STAYS));
+  const across = Math.max(room.width, px(width) + ROOM.left + ROOM.right + free(room.width));
+  const down = Math.max(room.height, px(height) + ROOM.top + ROOM.bottom + free(room.height));
   const top = ROOM.top + (down - ROOM.top - ROOM.bottom - px(height)) / 2;
   const first = ROOM.left + (across - ROOM.left - ROOM.right - px(width)) / 2;
   const lefts = pages.map(
     (_, i) => first + px(pages.slice(0, i).reduce((sum, { paper }) => sum + paper.width, 0)),
   );
+  useKeptPoint(table, takePointer, { left: first, top, scale });
   return (
     <div className="relative" style={{ width: across, height: down }}>
       {pages.map((sheet, i) => (

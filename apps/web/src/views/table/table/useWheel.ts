@@ -3,14 +3,18 @@ import { store, useAppDispatch } from "../../../app/store.ts";
 import { selectCell } from "../../../table/sheets.ts";
 import { zoomed } from "../../../table/view.ts";
 import { scalePhoto } from "./movePhoto.ts";
+import type { TablePoint } from "./useKeptPoint.ts";
 import { currentScale } from "./zoom.ts";
 import { newId } from "../../../app/ids.ts";
 
 /** A pause longer than this ends a turn of the wheel, and with it the step that is undone at once. */
 const PAUSE = 600;
 
-/** The wheel over the selected cell scales its photo; with Ctrl it scales the table; elsewhere it scrolls. */
-export function useWheel(table: RefObject<HTMLElement | null>): void {
+/**
+ * The wheel over the selected cell scales its photo; with Ctrl it scales the table, around the pointer, whose place goes into
+ * `pointer`; elsewhere it scrolls.
+ */
+export function useWheel(table: RefObject<HTMLElement | null>, pointer: RefObject<TablePoint | null>): void {
   const dispatch = useAppDispatch();
   useEffect(() => {
     const element = table.current;
@@ -21,6 +25,8 @@ export function useWheel(table: RefObject<HTMLElement | null>): void {
       const factor = 1.0015 ** -event.deltaY;
       if (event.ctrlKey) {
         event.preventDefault();
+        const { left, top } = element.getBoundingClientRect();
+        pointer.current = { x: event.clientX - left, y: event.clientY - top };
         dispatch(zoomed(currentScale() * factor));
         return;
       }
@@ -35,5 +41,5 @@ export function useWheel(table: RefObject<HTMLElement | null>): void {
     // React listens to the wheel passively, which cannot keep the page from scrolling.
     element.addEventListener("wheel", onWheel, { passive: false });
     return () => element.removeEventListener("wheel", onWheel);
-  }, [dispatch, table]);
+  }, [dispatch, table, pointer]);
 }
