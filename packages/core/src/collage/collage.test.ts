@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { chance } from "../chance.ts";
 import { describe, expect, it } from "vitest";
 import { area as areaOf, contains, overlap, type Rect, type Size } from "../geometry/index.ts";
 import { um } from "../length/index.ts";
@@ -165,6 +166,17 @@ describe("nothing cropped", () => {
     expect(share(weights)).toBeGreaterThan(1.4 * share());
   });
 
+  it("makes it larger among fifty, too", () => {
+    const proportions = Array.from({ length: 50 }, (_, i) => many[i % many.length]!);
+    const weights = proportions.map((_, i) => (i === 7 ? 6 : 1));
+    const question = { area: size(300_000, 200_000), gap: 1000, proportions };
+    const times = [0, 1, 2].map((proposal) => {
+      const sizes = nothingCropped({ ...question, weights }, proposal)!.cells.map(areaOf);
+      return sizes[7]! / [...sizes].sort((a, b) => a - b)[25]!;
+    });
+    expect(times.sort((a, b) => a - b)[1]).toBeGreaterThan(3);
+  });
+
   it("gives the same for the same proposal, and nothing where gaps leave no room", () => {
     const question = { area: size(300_000, 200_000), gap: 3000, proportions: many };
     expect(nothingCropped(question, 2)).toEqual(nothingCropped(question, 2));
@@ -201,4 +213,37 @@ describe("nothing cropped", () => {
       },
     );
   });
+
+  // The same with many photos as with few: sets of all common proportions, areas and gaps.
+  it.each([
+    [25, 40, 6],
+    [41, 60, 6],
+    [61, 100, 8],
+  ])(
+    "makes %s to %s photos nearly of one size: the largest at most %s times the smallest, in the median",
+    (from, to, most) => {
+      const sets = process.env.WIDE_QUILT_LONG ? 60 : 12;
+      const areas = [
+        size(300_000, 200_000),
+        size(297_000, 210_000),
+        size(200_000, 300_000),
+        size(500_000, 200_000),
+      ];
+      const common = [1.5, 2 / 3, 4 / 3, 3 / 4, 1, 16 / 9, 1.5, 1.5, 2 / 3];
+      const found = Array.from({ length: sets }, (_, seed) => {
+        const random = chance(seed * 31 + from);
+        const n = from + Math.floor(random() * (to - from + 1));
+        const proportions = Array.from({ length: n }, () => common[Math.floor(random() * common.length)]!);
+        const question = { area: areas[seed % 4]!, gap: (seed % 3) * 1000, proportions };
+        const { cells, crop } = nothingCropped(question, seed % 3)!;
+        const sizes = cells.map(areaOf);
+        return { uneven: Math.max(...sizes) / Math.min(...sizes), crop };
+      });
+      const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1]!;
+      expect(median(found.map(({ uneven }) => uneven))).toBeLessThanOrEqual(most);
+      expect(median(found.map(({ crop }) => crop))).toBeLessThanOrEqual(0.00034);
+      // A photo or two may be cropped by what can just be seen; never by a hundredth.
+      expect(Math.max(...found.map(({ crop }) => crop))).toBeLessThan(0.01);
+    },
+  );
 });
