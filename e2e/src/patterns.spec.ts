@@ -86,7 +86,7 @@ test("the cut plan stands on a page of its own, and as a table", async ({ table:
   await page.getByRole("link", { name: "Print or export" }).click();
   await page.getByRole("link", { name: "Cut plan" }).click();
   await expect(
-    page.getByText(/^10 passes of the knife with equal pieces stacked, the stop set 6 times/),
+    page.getByText(/^10 passes of the knife with equal pieces stacked, 6 at most, the stop set 6 times/),
   ).toBeVisible();
   await expect(page.getByRole("row")).toHaveCount(11);
   const [download] = await Promise.all([

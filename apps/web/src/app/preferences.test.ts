@@ -48,6 +48,7 @@ describe("preferences", () => {
     const found = await loaded("en-GB", {
       unit: "furlong",
       screenScale: 90,
+      trimmer: { holds: 1500, paper: 0 },
       singleKeys: "yes",
       sizes: [size, null, { width: "35" }, "35 × 45"],
       packages: [{ name: "Set", pieces: [size] }, { name: "Half", pieces: "none" }, null, { pieces: [size] }],
@@ -56,6 +57,7 @@ describe("preferences", () => {
     expect(found).toEqual({
       unit: "mm",
       screenScale: 1,
+      trimmer: { holds: 1500, paper: 250 },
       singleKeys: true,
       sizes: [size],
       packages: [{ name: "Set", pieces: [size] }],

@@ -2,10 +2,13 @@ import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import {
   documentRuleSchema,
   prefersLetter,
+  TRIMMER_RANGES,
   UNITS,
+  USUAL_TRIMMER,
   type DocumentRule,
   type PrintPackage,
   type Size,
+  type Trimmer,
   type Unit,
 } from "@wide-quilt/core";
 
@@ -15,6 +18,8 @@ export interface Preferences {
   unit: Unit;
   /** What a CSS millimetre measures on this screen, as it was held to a ruler; 1 where it never was. */
   screenScale: number;
+  /** What the reader cuts with. */
+  trimmer: Trimmer;
   /** Whether single letters and signs are keys. */
   singleKeys: boolean;
   /** Own sizes and own sets of sizes, kept for reuse. */
@@ -33,6 +38,7 @@ function stored(): Preferences {
   const usual: Preferences = {
     unit: prefersLetter(LOCALE) ? "in" : "mm",
     screenScale: 1,
+    trimmer: USUAL_TRIMMER,
     singleKeys: true,
     sizes: [],
     packages: [],
@@ -46,6 +52,7 @@ function stored(): Preferences {
         typeof kept.screenScale === "number" && kept.screenScale > 0.2 && kept.screenScale < 5
           ? kept.screenScale
           : usual.screenScale,
+      trimmer: isTrimmer(kept.trimmer) ? kept.trimmer : usual.trimmer,
       singleKeys: typeof kept.singleKeys === "boolean" ? kept.singleKeys : usual.singleKeys,
       sizes: Array.isArray(kept.sizes) ? kept.sizes.filter(isSize) : usual.sizes,
       packages: Array.isArray(kept.packages) ? kept.packages.filter(isPackage) : usual.packages,
@@ -94,6 +101,12 @@ export function currencyOf(locale: string): string {
 // What was kept may be of another version, or damaged: whatever is not as it should be is forgotten by itself.
 const isSize = (kept: Size | null): boolean =>
   Number.isInteger(kept?.width) && Number.isInteger(kept?.height);
+
+const isTrimmer = (kept: Trimmer | null | undefined): kept is Trimmer =>
+  (["holds", "paper"] as const).every((part) => {
+    const { least, most } = TRIMMER_RANGES[part];
+    return Number.isInteger(kept?.[part]) && kept![part] >= least && kept![part] <= most;
+  });
 
 const isPackage = (kept: PrintPackage | null): boolean =>
   typeof kept?.name === "string" && Array.isArray(kept.pieces) && kept.pieces.every(isSize);

@@ -6,6 +6,8 @@ export interface CuttingTask {
   sheet: CutSheet;
   /** Whether only the finished sheet is cut out, not its cells. */
   whole: boolean;
+  /** Pieces in a stack, at most. */
+  most: number;
 }
 
 /** Has the cuts of a sheet worked out in a thread of its own: with hundreds of cells that takes longer than a frame. */

@@ -2,6 +2,6 @@
 import { cutPlanOf, type CutPlan } from "@wide-quilt/core";
 import type { CuttingTask } from "./cutting.ts";
 
-addEventListener("message", ({ data: { sheet, whole } }: MessageEvent<CuttingTask>) =>
-  postMessage(cutPlanOf(sheet, whole) satisfies CutPlan),
+addEventListener("message", ({ data: { sheet, whole, most } }: MessageEvent<CuttingTask>) =>
+  postMessage(cutPlanOf(sheet, whole, most) satisfies CutPlan),
 );

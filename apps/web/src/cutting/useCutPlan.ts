@@ -1,10 +1,12 @@
 import { useEffect, useState } from "react";
-import type { CutPlan, SheetPlan } from "@wide-quilt/core";
+import { piecesInStack, type CutPlan, type SheetPlan } from "@wide-quilt/core";
+import { useAppSelector } from "../app/store.ts";
 import { planCuts } from "./cutting.ts";
 
 export interface PlannedCuts {
   sheet: SheetPlan;
   whole: boolean;
+  most: number;
   plan: CutPlan;
 }
 
@@ -17,19 +19,20 @@ const REST = 120;
  */
 export function useCutPlan(sheet: SheetPlan | null, whole = false): PlannedCuts | null {
   const [planned, setPlanned] = useState<PlannedCuts | null>(null);
+  const most = piecesInStack(useAppSelector((state) => state.preferences.trimmer));
   useEffect(() => {
     if (!sheet) return;
     let left = false;
     const soon = setTimeout(async () => {
       const { paper, trim } = sheet;
       const cells = sheet.cells.map(({ finished, angle }) => ({ finished, angle }));
-      const plan = await planCuts({ sheet: { paper, trim, cells }, whole });
-      if (!left) setPlanned({ sheet, whole, plan });
+      const plan = await planCuts({ sheet: { paper, trim, cells }, whole, most });
+      if (!left) setPlanned({ sheet, whole, most, plan });
     }, REST);
     return () => {
       left = true;
       clearTimeout(soon);
     };
-  }, [sheet, whole]);
+  }, [sheet, whole, most]);
   return planned;
 }

@@ -10,9 +10,9 @@ export type CutSheet = Pick<SheetPlan, "paper" | "trim"> & {
 
 /**
  * The cut plan of a sheet's plan. A finished sheet smaller than its paper is cut out when no cells are to be freed
- * from it: a collage or a page is one piece. Tilted cells cannot be cut straight.
+ * from it: a collage or a page is one piece. Tilted cells cannot be cut straight. A stack has at most so many pieces.
  */
-export function cutPlanOf({ paper, trim, cells }: CutSheet, whole = false): CutPlan {
+export function cutPlanOf({ paper, trim, cells }: CutSheet, whole = false, most = Infinity): CutPlan {
   if (whole) return cutPlan(paper, [trim]);
   const tilted = cells.flatMap(({ angle }, i) => (angle === 0 ? [] : [i]));
   if (tilted.length > 0) return { ok: false, inTheWay: tilted };
@@ -24,5 +24,6 @@ export function cutPlanOf({ paper, trim, cells }: CutSheet, whole = false): CutP
   return cutPlan(
     paper,
     cells.map(({ finished }) => finished),
+    most,
   );
 }

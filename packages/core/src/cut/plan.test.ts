@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { contains, overlap, type Rect, type Size } from "../geometry/index.ts";
 import { um } from "../length/index.ts";
-import { cutPlan, cutPlanCsv, nearestStraight, type CutStep } from "./index.ts";
+import { chance } from "../chance.ts";
+import { cutPlan, cutPlanCsv, nearestStraight, piecesInStack, type CutStep } from "./index.ts";
 
 const rect = (x: number, y: number, width: number, height: number): Rect => ({
   x: um(x),
@@ -52,6 +53,45 @@ function carryOut(paper: Size, steps: readonly CutStep[]): Rect[] {
   }
   return bench;
 }
+
+describe("a trimmer that takes so many pieces at once", () => {
+  it("has no stack of more, and frees every piece all the same: sixty grids and packings", () => {
+    for (let seed = 0; seed < 60; seed++) {
+      const random = chance(seed);
+      const whole = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+      const [columns, rows, gap] = [whole(1, 6), whole(1, 6), whole(0, 1) * 2];
+      const [w, h] = [whole(20, 40), whole(20, 40)];
+      const paper = size(columns * (w + gap) + 30, rows * (h + gap) + 40);
+      // Some are taken out of the grid, so that rows and columns differ.
+      const cells = grid(columns, rows, w, h, gap, 11, 13).filter(() => random() > 0.15);
+      const most = whole(1, 5);
+      const plan = cutPlan(paper, cells, most);
+      if (!plan.ok) throw new Error("in the way");
+      expect(Math.max(0, ...plan.steps.map(({ hand }) => hand.length))).toBeLessThanOrEqual(most);
+      const bench = carryOut(paper, plan.steps);
+      for (const cell of cells) expect(bench).toContainEqual(cell);
+      // Without the limit there are no more passes, and with it no more settings of the stop than passes.
+      expect(passes(paper, cells).steps.length).toBeLessThanOrEqual(plan.steps.length);
+    }
+  });
+
+  it("cuts the foot of the sheet off before it is divided, where eight strips cannot be stacked", () => {
+    const cells = grid(8, 1, 20, 30, 0, 0, 0);
+    const paper = size(160, 50);
+    const limited = cutPlan(paper, cells, 3);
+    if (!limited.ok) throw new Error("in the way");
+    // By hand: halved thrice and the foot cut off are four passes in any order; with three in a stack the foot comes
+    // before the last halving, which with its four pieces takes two passes: five. Divided first it would be 1 + 1 + 2 + 3.
+    expect(passes(paper, cells).steps).toHaveLength(4);
+    expect(limited.steps).toHaveLength(5);
+  });
+
+  it("holds what its height and the paper's thickness make, and never less than one", () => {
+    expect(piecesInStack({ holds: um(1500), paper: um(250) })).toBe(6);
+    expect(piecesInStack({ holds: um(1499), paper: um(250) })).toBe(5);
+    expect(piecesInStack({ holds: um(100), paper: um(250) })).toBe(1);
+  });
+});
 
 /**
  * The fewest passes, and with those the fewest settings of the stop, found by trying every cut along a finished edge in

@@ -42,9 +42,12 @@ interface Part {
  * the passes of the knife, equal pieces being stacked, and how often the stop has to be set. A cut frees the
  * finished edges exactly; where there is a gap, two cuts make it.
  *
+ * A stack has no more than `most` pieces: what is more goes under the knife in a further pass, the stop as it is. Of the plans
+ * that are best without that limit the one of fewest passes with it is taken.
+ *
  * When no straight cut goes through some part, `inTheWay` has the indexes of the rectangles of that part.
  */
-export function cutPlan(paper: Size, finished: readonly Rect[]): CutPlan {
+export function cutPlan(paper: Size, finished: readonly Rect[], most = Infinity): CutPlan {
   const whole: Hand = { width: paper.width, height: paper.height, cells: finished };
   const twice = overlapping(finished);
   if (twice.length > 0) return { ok: false, inTheWay: twice };
@@ -57,28 +60,40 @@ export function cutPlan(paper: Size, finished: readonly Rect[]): CutPlan {
     const places = new Set(blocked.map(({ x, y }) => `${x},${y}`));
     return { ok: false, inTheWay: finished.flatMap(({ x, y }, i) => (places.has(`${x},${y}`) ? [i] : [])) };
   }
-  const plans = choices.map((choice) => ({ choice, order: fewestStops(choice) }));
-  const { choice, order } = plans.reduce((best, plan) => (rank(plan.order) < rank(best.order) ? plan : best));
   const sheet: Part = { rect: { x: um(0), y: um(0), ...paper }, hand: whole };
-  return { ok: true, steps: carriedOut(sheet, kinds, choice, order), stops: order.stops };
+  const plans = choices.map((choice) => {
+    const order = fewestStops(choice);
+    return { steps: carriedOut(sheet, kinds, choice, order, most), stops: order.stops };
+  });
+  return { ok: true, ...plans.reduce((best, plan) => (rank(plan) < rank(best) ? plan : best)) };
 }
 
 /** Fewest passes, then fewest settings of the stop. */
-const rank = ({ passes, stops }: Order): number => passes.length * 1e6 + stops;
+const rank = ({ steps, stops }: { steps: CutStep[]; stops: number }): number => steps.length * 1e6 + stops;
 
 /** Carries the passes out on the sheet. */
-function carriedOut(sheet: Part, kinds: Kinds, choice: Choice, { passes }: Order): CutStep[] {
+function carriedOut(sheet: Part, kinds: Kinds, choice: Choice, { passes }: Order, most: number): CutStep[] {
   const bench = new Map<number, Part[]>();
   const add = (part: Part) => {
     const kind = kinds.numberOf(part.hand);
     if (kind !== null) bench.set(kind, [...(bench.get(kind) ?? []), part]);
   };
   add(sheet);
-  return passes.map(({ kind, stop }, i) => {
-    const { step, pieces } = pass(bench.get(kind)!, choice.get(kind)!.cut, stop, i + 1);
-    pieces.forEach(add);
-    return step;
-  });
+  const steps: CutStep[] = [];
+  for (const { kind, stop } of passes) {
+    const stack = bench.get(kind)!;
+    for (let at = 0; at < stack.length; at += most) {
+      const { step, pieces } = pass(
+        stack.slice(at, at + most),
+        choice.get(kind)!.cut,
+        stop,
+        steps.length + 1,
+      );
+      pieces.forEach(add);
+      steps.push(step);
+    }
+  }
+  return steps;
 }
 
 /** Makes one pass: where its cuts lie on the sheet, and the pieces that come of it. */

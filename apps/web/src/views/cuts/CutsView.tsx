@@ -5,6 +5,7 @@ import {
   cutPlanCsv,
   layoutArea,
   nearestStraight,
+  piecesInStack,
   type CutPlan,
   type Job,
   type SheetPlan,
@@ -21,6 +22,7 @@ import { noticed } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 import { placeEdit } from "../table/table/places.ts";
+import { TrimmerFields } from "./TrimmerFields.tsx";
 import { CutDrawing } from "./CutDrawing.tsx";
 
 /** The cut plan of a job's sheets, a page of its own to be printed and laid beside the trimmer. */
@@ -37,7 +39,10 @@ function Cuts({ id, job }: { id: string; job: Job }) {
   const [whole, setWhole] = useState(job.ticket.kind === "collage" && job.sheet.trim !== null);
   const sheet = sheets[Math.min(number, sheets.length) - 1];
   const planned = useCutPlan(sheet ?? null, whole);
-  const plan = planned && planned.sheet === sheet && planned.whole === whole ? planned.plan : null;
+  const trimmer = useAppSelector((state) => state.preferences.trimmer);
+  const isOfNow =
+    planned?.sheet === sheet && planned?.whole === whole && planned?.most === piecesInStack(trimmer);
+  const plan = planned && isOfNow ? planned.plan : null;
   return (
     <div className="min-h-screen print:bg-white">
       <PageHead
@@ -70,7 +75,7 @@ function Cuts({ id, job }: { id: string; job: Job }) {
         )}
       </PageHead>
       <main className="mx-auto max-w-[1200px] px-8 py-6">
-        <div className="mb-5 flex flex-wrap items-center gap-5 print:hidden">
+        <div className="mb-5 flex flex-wrap items-end gap-5 print:hidden">
           {sheets.length > 1 && (
             <label className="flex items-center gap-2">
               Sheet
@@ -96,6 +101,8 @@ function Cuts({ id, job }: { id: string; job: Job }) {
             />
             Only cut the finished sheet out, not its cells
           </label>
+          <span className="grow" />
+          <TrimmerFields />
         </div>
         {!sheet ? (
           <p className="py-16 text-center text-ink-2">
@@ -117,6 +124,7 @@ function Cuts({ id, job }: { id: string; job: Job }) {
 
 function Steps({ job, sheet, plan }: { job: Job; sheet: SheetPlan; plan: Extract<CutPlan, { ok: true }> }) {
   const words = useWords(sheet.ppi);
+  const trimmer = useAppSelector((state) => state.preferences.trimmer);
   const { steps, stops } = plan;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-start gap-8 max-[1000px]:grid-cols-1">
@@ -131,7 +139,7 @@ function Steps({ job, sheet, plan }: { job: Job; sheet: SheetPlan; plan: Extract
         <p className="mt-1 mb-3 text-[13px] text-ink-2">
           {steps.length === 0
             ? "Nothing has to be cut: the piece is the paper."
-            : `${count(steps.length, "pass", "passes")} of the knife with equal pieces stacked, the stop set ${count(stops, "time", "times")}. Push the edge that is named against the stop.`}
+            : `${count(steps.length, "pass", "passes")} of the knife with equal pieces stacked, ${piecesInStack(trimmer)} at most, the stop set ${count(stops, "time", "times")}. Push the edge that is named against the stop.`}
         </p>
         {steps.length > 0 && (
           <table className="w-full text-[13px]">
