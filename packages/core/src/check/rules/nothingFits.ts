@@ -13,7 +13,8 @@ export const nothingFits: Rule = (inspection) => {
   const { ticket } = job;
   // Nothing to show is no want of room: what the filter leaves out is told of by itself.
   if (inspection.layout.sums.pieces === 0 && ticket.kind !== "copies" && ticket.kind !== "mixed") return [];
-  if (ticket.kind === "copies") return [tooLargePiece(inspection, ticket)];
+  if (ticket.kind === "copies")
+    return inspection.layout.sums.mostPerSheet > 0 ? [] : [tooLargePiece(inspection, ticket)];
   if (ticket.kind === "mixed" && ticket.pieces.length === 0) {
     return [wrong("There are no pieces in the ticket yet. Add a size to it and say how many.")];
   }

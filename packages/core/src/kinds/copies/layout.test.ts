@@ -130,7 +130,11 @@ describe("copies of each photo", () => {
     expect(arrange(of({ copies: 2 }, 0), {})[0]!.cells).toHaveLength(2);
     const filtered = applyEdit(of({ copies: 2 }), { do: "pick", change: { stars: 5 } });
     expect(arrange(filtered, {})).toEqual([]);
-    expect(check(filtered, {}, []).map(({ rule }) => rule)).toContain("filtered-photo");
+    const rules = check(filtered, {}, []).map(({ rule }) => rule);
+    expect(rules).toContain("filtered-photo");
+    expect(rules).not.toContain("nothing-fits");
+    const large = of({ size: { width: mm(900), height: mm(900) } });
+    expect(check(large, {}, []).map(({ rule }) => rule)).toContain("nothing-fits");
   });
 
   it("keep what was set by hand on a photo’s pieces when another is taken out or moved", () => {

@@ -6,7 +6,8 @@ import { sayMixed } from "./say.ts";
 export const mixed = kind({
   name: "mixed",
   title: "Mixed sizes",
-  about: "Several sizes and numbers at once, packed on the fewest sheets, or for the lowest price.",
+  about:
+    "Several sizes and numbers at once, packed on as few sheets as can be found, or for the lowest price.",
   takes: "The first one goes into all pieces; the ticket takes others.",
   paper: { id: "a4", letter: "letter" },
   marks: "corner ticks",

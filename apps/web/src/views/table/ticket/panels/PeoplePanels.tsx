@@ -70,7 +70,11 @@ export const PeoplePanel = panelOf("portraits", ({ ticket }) => {
 });
 
 const SHEETS: { value: TicketOf<"portraits">["sheets"]; text: string; about: string }[] = [
-  { value: "packed", text: "Packed together", about: "The fewest sheets, several people on each" },
+  {
+    value: "packed",
+    text: "Packed together",
+    about: "As few sheets as can be found, several people on each",
+  },
   {
     value: "per person",
     text: "Sheets of their own for each",
