@@ -29,7 +29,7 @@ export default defineConfig({
         "plan.process": "src/press/plan.process.ts",
         "paint.process": "src/press/paint.process.ts",
         "read.process": "src/photos/read.process.ts",
-        "demo.worker": "src/data/demo.worker.ts",
+        "demo.worker": "src/demo/demo.worker.ts",
       },
       output: { entryFileNames: "[name].js", chunkFileNames: "[name]-[hash].js" },
     },

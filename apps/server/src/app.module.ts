@@ -1,6 +1,7 @@
 import { Module, type DynamicModule } from "@nestjs/common";
 import { DB, type Db } from "./data/database.ts";
 import { DataFolder } from "./data/folder.ts";
+import { DemoComing, DemoController } from "./demo/demoComing.ts";
 import { GraphicsController } from "./graphics/graphics.controller.ts";
 import { GraphicsService } from "./graphics/graphics.service.ts";
 import { CardsService } from "./jobs/cards.service.ts";
@@ -51,6 +52,7 @@ export class AppModule {
         PrintersController,
         LiveController,
         KeptController,
+        DemoController,
       ],
       providers: [
         { provide: DB, useValue: db },
@@ -76,6 +78,7 @@ export class AppModule {
         MakingService,
         RunsService,
         DigitalService,
+        DemoComing,
       ],
     };
   }

@@ -223,3 +223,8 @@ export interface KeptPart {
   /** Whether it can be cleared without anything being lost that a job, a pattern, a step or a run uses. */
   clears: boolean;
 }
+
+/** Whether the demo is on its way in: how many of its photos are rendered. */
+export interface DemoView {
+  coming: { done: number; of: number } | null;
+}

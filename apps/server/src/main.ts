@@ -13,7 +13,7 @@ const args = process.argv.slice(2);
 try {
   const options = readOptions(args);
   const say = (line: string) => console.log(line);
-  const { address, root, stop } = await start(options, say);
+  const { address, root, fill, stop } = await start(options, say);
   const end = () => void stop().finally(() => process.exit());
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"] as const) process.once(signal, end);
   // Whoever started it is gone.
@@ -21,6 +21,10 @@ try {
   say(`Wide Quilt is ready at ${address}`);
   say(`Everything is kept in ${root}`);
   if (options.opens) openInBrowser(address);
+  await fill().catch((error: unknown) => {
+    new Logger("Demo").error(error instanceof Error ? error.stack : String(error));
+    say("The demo could not be made. It is tried again at the next start; everything else works.");
+  });
 } catch (error) {
   if (error instanceof AlreadyRunning && error.address !== null && args.includes("--open"))
     openInBrowser(error.address);

@@ -26,8 +26,12 @@ export class Server {
   }
 
   /** Starts it with the demo, whose photos are rendered first. */
-  static demo(data: string): Promise<Server> {
-    return Server.run(data);
+  static async demo(data: string): Promise<Server> {
+    const server = await Server.run(data);
+    const view = async () =>
+      (await (await fetch(`${server.address}/api/demo`)).json()) as { coming: unknown };
+    while ((await view()).coming !== null) await new Promise((resolve) => setTimeout(resolve, 300));
+    return server;
   }
 
   /** Starts it with exactly these arguments, and gives back how it ended and what it said, for starts that are refused. */

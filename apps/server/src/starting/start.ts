@@ -6,8 +6,8 @@ import type { RequestListener } from "node:http";
 import { AppModule } from "../app.module.ts";
 import { claim } from "../data/claim.ts";
 import { openDatabase } from "../data/database.ts";
-import { fillWithDemo } from "../data/demo.ts";
 import { sweep } from "../data/sweep.ts";
+import { awaitDemo, fillWithDemo } from "../demo/demo.ts";
 import type { Options } from "../options.ts";
 import { Reading } from "../photos/reading.ts";
 import { doors } from "../safety/doors.ts";
@@ -25,6 +25,8 @@ export interface Started {
   address: string;
   /** The folder that everything is kept in. */
   root: string;
+  /** Fills a new folder with the demo, where that is wanted; it answers meanwhile. */
+  fill(): Promise<void>;
   /** Ends what is under way and brings everything to the disk. */
   stop(): Promise<void>;
 }
@@ -56,12 +58,13 @@ export async function start(options: Options, say: Say): Promise<Started> {
   SwaggerModule.setup("api/docs", app, () => SwaggerModule.createDocument(app, about));
   await app.init();
   app.get(Reading).warm();
-  if (options.demo) await fillWithDemo(app, say);
+  if (options.demo) awaitDemo(app);
   listening.answerWith(app.getHttpAdapter().getInstance() as RequestListener);
   held.tell(listening.address);
   return {
     address: listening.address,
     root: held.folder.root,
+    fill: () => fillWithDemo(app, say),
     stop: async () => {
       await Promise.all([app.close(), listening.close()]);
       close();

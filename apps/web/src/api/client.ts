@@ -2,6 +2,7 @@ import type { PrinterCan } from "@wide-quilt/ipp";
 import type { BackdropFill, JobEdit, Kind, Printer, StyleChange, Unit } from "@wide-quilt/core";
 import type {
   GraphicView,
+  DemoView,
   JobCardView,
   JobChange,
   JpegSizes,
@@ -93,6 +94,7 @@ const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 
 /** Everything that is asked of the server, one line each. */
 export const server = {
+  demo: () => ask<DemoView>("GET", "/demo"),
   listJobs: (bin: boolean) => ask<JobSummary[]>("GET", `/jobs?bin=${bin}`),
   startJob: (kind: Kind, name: string, locale: string, unit: Unit) =>
     ask<JobView>("POST", "/jobs", { kind, name, locale, unit }),

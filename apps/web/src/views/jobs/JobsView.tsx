@@ -10,7 +10,7 @@ import { useJobs } from "./useJobs.ts";
 
 /** What is on the go, and where a job is started. */
 export function JobsView() {
-  const { jobs, bin, showsBin, failure, showBin, start, importFile, act } = useJobs();
+  const { jobs, bin, showsBin, failure, coming, showBin, start, importFile, act } = useJobs();
   return (
     <div className="min-h-screen">
       <PageHead title="Jobs">
@@ -51,6 +51,12 @@ export function JobsView() {
         {failure && (
           <p role="alert" className="mb-4 rounded-lg bg-wrong-soft px-4 py-3 text-wrong">
             {failure}
+          </p>
+        )}
+        {coming && !showsBin && (
+          <p role="status" className="mb-4 rounded-lg border border-line bg-white px-4 py-3 text-[13.5px]">
+            The demo is being made, this once: {coming.done} of {coming.of} photos. Its jobs will stand here;
+            you can start one of your own meanwhile.
           </p>
         )}
         {showsBin ? (

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Kind } from "@wide-quilt/core";
+import { useDemo } from "./useDemo.ts";
 import type { JobSummary } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
@@ -45,6 +46,8 @@ export function useJobs() {
     void load();
   }, [load]);
 
+  const coming = useDemo(load);
+
   const doing = useDoing();
   const changing = (work: () => Promise<unknown>, said?: string) =>
     void doing(async () => {
@@ -67,7 +70,7 @@ export function useJobs() {
     });
   const start = (kind: Kind, name: string) => void goTo(() => server.startJob(kind, name, LOCALE, unit));
   const importFile = (file: File) => goTo(async () => server.importJob(await readJsonFile(file, "job")));
-  return { jobs, bin, showsBin, failure, showBin, start, importFile, act };
+  return { jobs, bin, showsBin, failure, coming, showBin, start, importFile, act };
 }
 
 async function rename(id: string, name: string): Promise<void> {

@@ -13,15 +13,33 @@ import { PatternsService } from "../patterns/patterns.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { PrintersService } from "../printers/printers.service.ts";
 import { ProfilesService } from "../profiles/profiles.service.ts";
-import { DataFolder } from "./folder.ts";
+import { DataFolder } from "../data/folder.ts";
+import { DemoComing } from "./demoComing.ts";
 
-/** Fills a data folder with the demo, once; what a person then does to it stays. */
+const filledMark = (app: INestApplication): string => join(app.get(DataFolder).home, "demo-is-in");
+
+/** Says that the demo is on its way in, where it is not in yet. */
+export function awaitDemo(app: INestApplication): void {
+  if (!existsSync(filledMark(app))) app.get(DemoComing).state = { done: 0, of: DEMO_PHOTOS.length };
+}
+
+/** Fills a data folder with the demo that is awaited, once; what a person then does to it stays. */
 export async function fillWithDemo(app: INestApplication, say: (line: string) => void): Promise<void> {
+  const coming = app.get(DemoComing);
+  try {
+    if (coming.state) await fill(app, coming.state, say);
+  } finally {
+    coming.state = null;
+  }
+}
+
+async function fill(
+  app: INestApplication,
+  coming: { done: number },
+  say: (line: string) => void,
+): Promise<void> {
   const folder = app.get(DataFolder);
-  const filled = join(folder.home, "demo-is-in");
-  if (existsSync(filled)) return;
   const photos = app.get(PhotosService);
-  let done = 0;
   say(`Rendering the demo's ${DEMO_PHOTOS.length} photos, this once …`);
   const refs = await renderAll(async (jpeg, index) => {
     const path = join(folder.arriving, randomUUID());
@@ -29,14 +47,15 @@ export async function fillWithDemo(app: INestApplication, say: (line: string) =>
     const hash = photoHash(jpeg);
     const id = await photos.takeIn({ path, hash, tooLarge: false });
     await rm(path, { force: true });
-    say(`  ${++done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);
+    say(`  ${++coming.done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);
     return { id, name: DEMO_PHOTOS[index]!.name };
   });
   const kept = new Map(demoJobs(refs).map((job) => [job.name, app.get(JobsService).import(job).id]));
   const patterns = app.get(PatternsService);
   for (const { job, name, folder } of DEMO_PATTERNS) patterns.keepJob(kept.get(job)!, name, folder);
   await addPrinters(app);
-  await writeWhole(filled, (temporary) => writeFile(temporary, ""));
+  await writeWhole(filledMark(app), (temporary) => writeFile(temporary, ""));
+  say("The demo is in.");
 }
 
 /** Adds the demo's printers with their profiles, which are worked out in a thread: that takes some seconds. */
