@@ -44,7 +44,7 @@ export interface KindOf<K extends Kind> {
   /** Whether the cells are the photos in their order, so that a photo taken out takes its cell along. */
   followsStash(ticket: TicketOf<K>): boolean;
   /** What “in all cells” changes in the ticket, where photos stand in it. */
-  showInAll?(ticket: TicketOf<K>, photo: string): TicketChange;
+  showInAll?(ticket: TicketOf<K>, photo: PhotoRef, stash: readonly PhotoRef[]): TicketChange;
   /** What it asks the packing, where its cells are packed; an arrangement that was searched for is then kept in it. */
   packing?(job: Job, ticket: TicketOf<K>, photos: Photos): PackedQuestion | null;
   /** The document-photo rule that the cells of a shot have to meet; their photos are placed by it. */
@@ -52,7 +52,7 @@ export interface KindOf<K extends Kind> {
   /** The ticket once photos were added to the job, where it lists them. */
   withPhotos?(ticket: TicketOf<K>, added: readonly PhotoRef[]): TicketOf<K>;
   /** The ticket once a photo of the job is another one, or gone, where it names photos. */
-  withoutPhoto?(ticket: TicketOf<K>, photo: string, to: PhotoRef | null): TicketOf<K>;
+  withoutPhoto?(ticket: TicketOf<K>, photo: PhotoRef, to: PhotoRef | null): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
   withoutPhotos?(ticket: TicketOf<K>): TicketOf<K>;
   /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
@@ -98,11 +98,15 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     layOut: (job, photos) => own.layOut(job, ticket(job), photos),
     say: (job, words, sums) => own.say(job, ticket(job), words, sums),
     followsStash: (job) => own.followsStash(ticket(job)),
-    showInAll: (job, photo) => own.showInAll?.(ticket(job), photo) ?? null,
+    showInAll: (job, photo) => own.showInAll?.(ticket(job), known(job, photo), job.stash) ?? null,
     packing: (job, photos) => own.packing?.(job, ticket(job), photos) ?? null,
     ruleOf: (job, shot) => own.ruleOf?.(ticket(job), shot) ?? null,
     withPhotos: (job, added) => own.withPhotos?.(ticket(job), added) ?? job.ticket,
-    withoutPhoto: (job, photo, to) => own.withoutPhoto?.(ticket(job), photo, to) ?? job.ticket,
+    withoutPhoto: (job, photo, to) => own.withoutPhoto?.(ticket(job), known(job, photo), to) ?? job.ticket,
     withoutPhotos: (job) => own.withoutPhotos?.(ticket(job)) ?? job.ticket,
   };
 }
+
+/** A photo with its name, as the job knows it. */
+const known = ({ stash }: Job, photo: string): PhotoRef =>
+  stash.find(({ id }) => id === photo) ?? { id: photo, name: photo };

@@ -29,7 +29,9 @@ export const mixed = kind({
   packing: (job, ticket, photos) => mixedQuestion(job, ticket, photos),
   withoutPhoto: (ticket, photo, to) => ({
     ...ticket,
-    pieces: ticket.pieces.map((line) => (line.photo === photo ? { ...line, photo: to?.id ?? null } : line)),
+    pieces: ticket.pieces.map((line) =>
+      line.photo === photo.id ? { ...line, photo: to?.id ?? null } : line,
+    ),
   }),
   withoutPhotos: (ticket) => ({
     ...ticket,
@@ -37,7 +39,7 @@ export const mixed = kind({
     packing: null,
   }),
   followsStash: () => false,
-  showInAll: ({ pieces }, photo) => ({ pieces: pieces.map((line) => ({ ...line, photo })) }),
+  showInAll: ({ pieces }, { id }) => ({ pieces: pieces.map((line) => ({ ...line, photo: id })) }),
 });
 
 export { heightOf } from "./layout.ts";

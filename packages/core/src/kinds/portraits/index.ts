@@ -1,7 +1,7 @@
 import { ruleById } from "../../rules/index.ts";
 import { kind } from "../kind.ts";
 import { layOutPortraits, portraitsQuestion } from "./layout.ts";
-import { ruleFor, withoutPhoto, withPhotos } from "./people.ts";
+import { ruleFor, showInAll, withoutPhoto, withPhotos } from "./people.ts";
 import { sayPortraits } from "./say.ts";
 
 /** Document photos: one person or many, each by a rule. */
@@ -37,6 +37,7 @@ export const portraits = kind({
   },
   withPhotos,
   withoutPhoto,
+  showInAll,
   withoutPhotos: (ticket) => ({ ...ticket, people: [], packing: null }),
   followsStash: () => false,
 });

@@ -50,8 +50,43 @@ export function withPhotos(ticket: PortraitsTicket, added: readonly PhotoRef[]):
   return { ...ticket, people };
 }
 
-/** Someone whose photo is gone stays listed without one; who was listed by the photo alone goes with it. */
-export function withoutPhoto(ticket: PortraitsTicket, photo: string, to: PhotoRef | null): PortraitsTicket {
-  const people = ticket.people.map((one) => (one.photo === photo ? { ...one, photo: to?.id ?? null } : one));
+const nameAfter = ({ name }: PhotoRef): string => baseName(name).slice(0, 120);
+
+/** Whether a person is called after the file of a photo, because nobody said their name. */
+const isNamedAfter = ({ name }: Person, photo: PhotoRef): boolean => name === nameAfter(photo);
+
+/** The person with another photo; a name that was only the file’s is that of the new one. */
+const shownBy = (one: Person, before: PhotoRef, to: PhotoRef): Person => ({
+  ...one,
+  photo: to.id,
+  name: isNamedAfter(one, before) ? nameAfter(to) : one.name,
+});
+
+/**
+ * Someone whose photo is another one is shown by that. Whose photo is gone stays listed without one; who was listed by the
+ * photo alone goes with it, or blank pieces would be left.
+ */
+export function withoutPhoto(ticket: PortraitsTicket, photo: PhotoRef, to: PhotoRef | null): PortraitsTicket {
+  const people = ticket.people.flatMap((one): Person[] => {
+    if (one.photo !== photo.id) return [one];
+    if (to) return [shownBy(one, photo, to)];
+    const { number, rule, quantity } = one;
+    const byPhotoAlone = isNamedAfter(one, photo) && number === "" && rule === null && quantity === null;
+    return byPhotoAlone ? [] : [{ ...one, photo: null }];
+  });
   return { ...ticket, people };
+}
+
+/** Everybody shown by one photo. */
+export function showInAll(
+  { people }: PortraitsTicket,
+  photo: PhotoRef,
+  stash: readonly PhotoRef[],
+): { people: Person[] } {
+  return {
+    people: people.map((one) => {
+      const before = stash.find(({ id }) => id === one.photo);
+      return before ? shownBy(one, before, photo) : { ...one, photo: photo.id };
+    }),
+  };
 }

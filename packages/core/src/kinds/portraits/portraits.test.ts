@@ -44,6 +44,45 @@ describe("people of a job", () => {
     expect(arrange(job, photos)[0]!.cells.every(({ turn }) => turn === 0)).toBe(true);
   });
 
+  it("go with their photo where they were listed by it alone, and stay without one where more was said of them", () => {
+    const job = make(add("ada", "ben"));
+    const gone = applyEdit(job, { do: "remove photo", photo: "ada" });
+    expect(ticket(gone).people.map(({ name }) => name)).toEqual(["ben"]);
+    // No blank pieces: eight of Ben.
+    expect(arrange(gone, photos).map(({ cells }) => cells.map((cell) => cell.photo).join(" "))).toEqual([
+      Array(8).fill("ben").join(" "),
+    ]);
+    const [ada, ben] = ticket(job).people;
+    const said = applyEdit(job, { do: "ticket", change: { people: [{ ...ada!, name: "Ada Tern" }, ben!] } });
+    const without = applyEdit(said, { do: "remove photo", photo: "ada" });
+    expect(ticket(without).people.map(({ name, photo }) => [name, photo])).toEqual([
+      ["Ada Tern", null],
+      ["ben", "ben"],
+    ]);
+  });
+
+  it("are called after the photo that they are shown by, unless somebody said their name", () => {
+    const job = make(add("ada", "ben"));
+    const called = (edit: JobEdit, from = job) =>
+      ticket(applyEdit(from, edit)).people.map(({ name, photo }) => [name, photo]);
+    const replace: JobEdit = { do: "relink photo", photo: "ada", to: { id: "cleo", name: "cleo.jpg" } };
+    expect(called(replace)).toEqual([
+      ["cleo", "cleo"],
+      ["ben", "ben"],
+    ]);
+    expect(called({ do: "put in all", photo: "ben" })).toEqual([
+      ["ben", "ben"],
+      ["ben", "ben"],
+    ]);
+    const [ada, ben] = ticket(job).people;
+    const change = { people: [{ ...ada!, name: "Ada Tern" }, ben!] };
+    expect(called(replace, applyEdit(job, { do: "ticket", change }))[0]).toEqual(["Ada Tern", "cleo"]);
+    const all = applyEdit(job, { do: "put in all", photo: "ben" });
+    expect(new Set(arrange(all, photos).flatMap(({ cells }) => cells.map(({ photo }) => photo)))).toEqual(
+      new Set(["ben"]),
+    );
+  });
+
   it("get the photo that comes later by their name or number, whoever else comes is new", () => {
     const listed: JobEdit = {
       do: "ticket",
@@ -62,9 +101,8 @@ describe("people of a job", () => {
     ]);
   });
 
-  it("stay listed when their photo goes, and what was known of it goes with it", () => {
+  it("take what was known of their photo with it", () => {
     const job = make(add("ada"), { do: "faces", faces: { ada: face } }, { do: "remove photo", photo: "ada" });
-    expect(ticket(job).people.map(({ photo }) => photo)).toEqual([null]);
     expect(job.faces).toEqual({});
   });
 
