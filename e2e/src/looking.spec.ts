@@ -93,3 +93,33 @@ test("each photo of the job so many times at one size, on as many sheets as it t
   await saved(page);
   expect(await faults(page)).toEqual([]);
 });
+
+test("the keyboard goes into every editor of the finish and comes back to where it was; none has a fault for anybody", async ({
+  table: page,
+  folder,
+}) => {
+  await startCopies(page, await flatPhoto(folder, "green.jpg", "#228844", 1400, 1800));
+  await page.getByText("Finish", { exact: true }).click();
+  const rows = [
+    "Style",
+    "Border",
+    "Mat",
+    "Words",
+    "Look",
+    "Sharpening",
+    "Sheet colour",
+    "Graphics",
+    "Words on the sheet",
+  ];
+  const pane = page.getByRole("region", { name: "Finish" });
+  for (const title of rows) {
+    const row = pane.getByRole("button", { name: new RegExp(`^${title}(?! on)`) }).first();
+    await row.focus();
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("heading", { name: title, exact: true })).toBeVisible();
+    await expect(page.getByRole("button", { name: "Back to the finish" })).toBeFocused();
+    expect(await faults(page)).toEqual([]);
+    await page.keyboard.press("Enter");
+    await expect(row).toBeFocused();
+  }
+});

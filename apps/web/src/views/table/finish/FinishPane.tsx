@@ -1,5 +1,6 @@
 import { ArrowLeft, ChevronRight, Hand, Undo2 } from "lucide-react";
-import type { ComponentType } from "react";
+import { useState, type ComponentType } from "react";
+import { useFocusThatIsLost } from "../../../ui/useFocusThatIsLost.ts";
 import type { StylePart } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { selectChosen, selectJob } from "../../../table/sheets.ts";
@@ -48,19 +49,26 @@ const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "texts"];
 export default function FinishPane() {
   const finish = useFinish();
   const part = useAppSelector((state) => state.view.finishes.part);
+  const [left, setLeft] = useState<FinishPart | null>(null);
+  if (part !== null && part !== left) setLeft(part);
   if (!finish) return null;
-  return part === null ? <Parts finish={finish} /> : <Open part={part} finish={finish} />;
+  return part === null ? (
+    <Parts finish={finish} left={left} />
+  ) : (
+    <Open key={part} part={part} finish={finish} />
+  );
 }
 
-function Parts({ finish }: EditorProps) {
+/** `left` is the part whose editor was left, to whose row the keyboard comes back. */
+function Parts({ finish, left }: EditorProps & { left: FinishPart | null }) {
   return (
     <section aria-label="Finish" className="mb-4 flex flex-col gap-3 border-b border-line pb-4">
       <Scope finish={finish} />
-      {finish.scope === "all" && <Row part="style" finish={finish} />}
+      {finish.scope === "all" && <Row part="style" finish={finish} back={left === "style"} />}
       <ul className="flex flex-col gap-1">
         {OF_CELLS.map((part) => (
           <li key={part}>
-            <Row part={part} finish={finish} />
+            <Row part={part} finish={finish} back={left === part} />
           </li>
         ))}
       </ul>
@@ -70,7 +78,7 @@ function Parts({ finish }: EditorProps) {
           <ul className="-mt-2 flex flex-col gap-1">
             {OF_SHEETS.map((part) => (
               <li key={part}>
-                <Row part={part} finish={finish} />
+                <Row part={part} finish={finish} back={left === part} />
               </li>
             ))}
           </ul>
@@ -108,13 +116,15 @@ function Scope({ finish: { scope } }: EditorProps) {
   );
 }
 
-function Row({ part, finish }: EditorProps & { part: FinishPart }) {
+function Row({ part, finish, back }: EditorProps & { part: FinishPart; back: boolean }) {
   const dispatch = useAppDispatch();
+  const row = useFocusThatIsLost(back);
   const job = useAppSelector(selectJob);
   const { title, style } = PARTS[part];
   const byHand = style !== undefined && finish.byHand.includes(style);
   return (
     <button
+      ref={row}
       type="button"
       className="flex w-full items-center gap-2 rounded-md border border-line bg-white px-2.5 py-1.5 text-left hover:border-edge"
       onClick={() => dispatch(finishing({ part }))}
@@ -137,10 +147,12 @@ function Open({ part, finish }: EditorProps & { part: FinishPart }) {
   const dispatch = useAppDispatch();
   const { title, Editor, style } = PARTS[part];
   const byHand = style !== undefined && finish.byHand.includes(style);
+  const back = useFocusThatIsLost(true);
   return (
     <section aria-label={title} className="mb-4 flex flex-col gap-3 border-b border-line pb-4">
       <div className="flex items-center gap-1">
         <button
+          ref={back}
           type="button"
           aria-label="Back to the finish"
           title="Back to the finish"
