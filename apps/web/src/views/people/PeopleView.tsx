@@ -18,7 +18,7 @@ import { FileButton } from "../../ui/FileButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { ACCEPTED, useArrivals } from "../table/stash/useArrivals.ts";
 import { PersonRow } from "./PersonRow.tsx";
-import { textOf } from "../../api/tableText.ts";
+import { sayGuess, textOf } from "../../api/tableText.ts";
 
 /** Everyone of a job of document photos: who passes, who does not, and why. */
 export function PeopleView() {
@@ -44,8 +44,9 @@ function People({ id, job }: { id: string; job: Job }) {
   const readList = (file: File) =>
     doing(async () => {
       if (ticket.kind !== "portraits") return;
-      const reading = readPeople(await textOf(file), ticket, job.stash);
-      setProblems(reading.problems);
+      const { text, guess } = await textOf(file);
+      const reading = readPeople(text, ticket, job.stash);
+      setProblems([...sayGuess(guess), ...reading.problems]);
       if (reading.people.length === 0) return;
       dispatch(edit({ do: "ticket", change: { people: reading.people, rules: reading.rules } }));
       dispatch(noticed(`${reading.people.length} people were read from ${file.name}.`, "right"));

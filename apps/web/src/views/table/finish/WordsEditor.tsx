@@ -1,7 +1,7 @@
 import { FileText } from "lucide-react";
 import { mm, readPhotoList, type CaptionStyle } from "@wide-quilt/core";
 import { sentenceOf } from "../../../api/problem.ts";
-import { textOf } from "../../../api/tableText.ts";
+import { sayGuess, textOf } from "../../../api/tableText.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectCell, selectSheet } from "../../../table/sheets.ts";
@@ -88,6 +88,15 @@ function Reads() {
   );
 }
 
+/** What was wrong with a list is told line by line up to so many. */
+const FEW = 3;
+
+function sayProblems(problems: readonly string[]): string {
+  const more = problems.length - FEW;
+  const rest = more > 0 ? ` And ${more === 1 ? "one more line" : `${more} more lines`} like that.` : "";
+  return problems.slice(0, FEW).join(" ") + rest;
+}
+
 /** A table with a line for each photo, whose columns become fields. */
 function PhotoList() {
   const dispatch = useAppDispatch();
@@ -95,14 +104,15 @@ function PhotoList() {
   if (!job) return null;
   const columns = [...new Set(Object.values(job.list).flatMap((row) => Object.keys(row)))];
   const read = async (file: File) => {
-    const text = await textOf(file).catch((error: unknown) => {
+    const table = await textOf(file).catch((error: unknown) => {
       dispatch(noticed(sentenceOf(error), "wrong"));
     });
-    if (text === undefined) return;
-    const { list, columns: found, problems } = readPhotoList(text, job.stash);
+    if (!table) return;
+    const { list, columns: found, problems } = readPhotoList(table.text, job.stash);
     const count = Object.keys(list).length;
     if (count > 0) dispatch(edit({ do: "list", photos: list }));
-    for (const problem of problems.slice(0, 3)) dispatch(noticed(problem, "wrong"));
+    for (const guess of sayGuess(table.guess)) dispatch(noticed(guess, "look"));
+    if (problems.length > 0) dispatch(noticed(sayProblems(problems), "wrong"));
     if (count > 0)
       dispatch(
         noticed(
