@@ -31,7 +31,8 @@ export function readTable(text: string): TableReading {
   const whole = text.replace(/^\ufeff/, "").replaceAll(/\r\n?/g, "\n");
   const named = /^sep=(.)\n/i.exec(whole);
   const [broken, spans]: [string[], string[]] = [[], []];
-  const read = recordsOf(whole, named?.[0].length ?? 0, named?.[1] ?? "", broken, spans);
+  const start = named?.[0].length ?? 0;
+  const read = recordsOf(whole, start, named?.[1] ?? separatorOf(whole.slice(start)), broken, spans);
   const records = read.filter(({ cells }) => cells.some((cell) => cell.trim() !== ""));
   const [first, ...lines] = records;
   const head = (first?.cells ?? []).map((cell) => cell.trim());
@@ -64,6 +65,13 @@ const some = (sentences: readonly string[], what: string): string[] =>
     ? [...sentences]
     : [...sentences.slice(0, MOST_SAID), `${sentences.length - MOST_SAID} more ${what}.`];
 
+/** What separates cells: whatever of these stands most often between the headings, outside quotation marks. */
+function separatorOf(text: string): string {
+  const headings = (/^[^\n]*\S[^\n]*$/m.exec(text)?.[0] ?? "").replaceAll(/"[^"]*"/g, "");
+  const times = [",", ";", "\t"].map((sign) => ({ sign, count: headings.split(sign).length }));
+  return times.reduce((most, one) => (one.count > most.count ? one : most)).sign;
+}
+
 /** Every record with the line it begins on. What is wrong with quotation marks is said in `broken`, cells of several lines in `spans`. */
 function recordsOf(
   whole: string,
@@ -74,16 +82,14 @@ function recordsOf(
 ): TableLine[] {
   const records: TableLine[] = [];
   let line = 1 + newlinesIn(whole, 0, start);
-  let sign = delimiter;
   for (let from = start, count = 0; from < whole.length;) {
     let at = from;
     let fault = false;
     const quoteChar = count > MOST_BROKEN ? "\0" : '"';
     Papa.parse<string[]>(whole.slice(from), {
-      delimiter: sign,
+      delimiter,
       quoteChar,
       step: ({ data, errors, meta }, parser) => {
-        sign = meta.delimiter;
         if (errors.some(({ type }) => type === "Quotes")) {
           fault = true;
           parser.abort();
@@ -104,7 +110,7 @@ function recordsOf(
     const end = whole.indexOf("\n", at);
     const next = end < 0 ? whole.length : end + 1;
     const own = whole.slice(at, next).replace(/[\r\n]+$/, "");
-    records.push({ cells: own.split(sign || ",").map((cell) => cell.replaceAll('"', "").trim()), line });
+    records.push({ cells: own.split(delimiter).map((cell) => cell.replaceAll('"', "").trim()), line });
     broken.push(
       `Line ${line} has a quotation mark that is opened and not closed, or stands in the middle of a cell. It was read without its marks: look whether it is right.`,
     );
