@@ -139,6 +139,30 @@ describe("check", () => {
     expect(mended(job("lying"), "crop-loss")).toEqual([]);
   });
 
+  it("never turns a head, nor what lies in a strip", () => {
+    const label = (of: Job) => findings(of).find(({ rule }) => rule === "crop-loss")?.mend?.label;
+    expect(label(job("lying"))).toBe("Turn the photo");
+    const eye = (x: number) => ({ x, y: 0.5 });
+    const face = {
+      crown: eye(0.5),
+      skull: null,
+      chin: { x: 0.5, y: 0.8 },
+      leftEye: eye(0.4),
+      rightEye: eye(0.6),
+      ears: null,
+      sure: true,
+    };
+    const head = applyEdit(job("lying"), { do: "faces", faces: { lying: face } });
+    expect(label(head)).toBe("Show the whole photo");
+    expect(applyEdit(head, { do: "turn to suit" }).shots).toEqual({});
+    // 20 × 60 mm: a strip in which the lying photo loses much, and would lose less if it were turned.
+    const strip = applyEdit(job("lying"), {
+      do: "ticket",
+      change: { size: { width: mm(20), height: mm(60) } },
+    });
+    expect(label(strip)).toBe("Show the whole photo");
+  });
+
   it("finds cells outside the printable area, with the paper turned and its edges with it", () => {
     const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
     const on = applyEdit(job("good"), { do: "sheet", change: { printer: printerOfJob(inkjet) } });

@@ -67,11 +67,17 @@ export function putInOne(job: Job, key: string, photo: PhotoId): Job {
   return withShot({ ...job, cells }, own, swapped(shotByNumber(job, shot), photo));
 }
 
-/** Every photo lies on its side where that shows more of it, whatever it was turned to before. */
+/** Every photo lies on its side where that shows more of it, whatever it was turned to before; but no head does. */
 export function turnToSuit(job: Job): Job {
-  const laid = [...laidCells(job).values()].map(({ shot }) => shot);
+  const laid = new Map([...laidCells(job).values()].map(({ shot, photo }) => [shot, photo]));
   const own = Object.values(job.cells).flatMap(({ shot }) => shot ?? []);
-  return [...new Set([...laid, ...own])].reduce((next, shot) => setShot(next, shot, { turn: "suit" }), job);
+  const isHead = (shot: number) => {
+    const photo = shotByNumber(job, shot).photo ?? laid.get(shot) ?? null;
+    return photo !== null && photo in job.faces;
+  };
+  return [...new Set([...laid.keys(), ...own])]
+    .filter((shot) => !isHead(shot))
+    .reduce((next, shot) => setShot(next, shot, { turn: "suit" }), job);
 }
 
 export const shareShot = (job: Job, keys: readonly string[], shot: number): Job => ({

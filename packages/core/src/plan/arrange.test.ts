@@ -53,6 +53,8 @@ describe("arrange, copies of one photo", () => {
   it("sums up what a practitioner would work out", () => {
     const job = badges();
     const result = sums(job, photos, arrange(job, photos));
+    const without = applyEdit(job, { do: "remove cells", cells: ["1"] });
+    expect(sums(without, photos, arrange(without, photos)).pieces).toBe(result.pieces - 1);
     expect(result.layout).toMatchObject({ columns: 4, rows: 2, pieces: 8 });
     expect(result.leftOver).toEqual({ left: 3200, right: 3200, top: 4800, bottom: 4800 });
     expect(result.used).toBeCloseTo((8 * 35 * 45) / (152.4 * 101.6), 9); // 81.4 %

@@ -1,6 +1,5 @@
 import type { Job, PhotoId, PhotoRef } from "../job/index.ts";
-import { pickedPhotos } from "../stash/index.ts";
-import { baseName, type FieldSource } from "../words/index.ts";
+import type { FieldSource } from "../words/index.ts";
 import type { Photos } from "./types.ts";
 
 /** What the words of a job's cells and sheets are taken from. */
@@ -13,7 +12,7 @@ export function fieldSources(job: Job, photos: Photos) {
     return refs.get(photo);
   };
   const frameOf = (photo: PhotoId) => {
-    frames ??= new Map(pickedPhotos(job, photos).map(({ photo: { id } }, i) => [id, i + 1]));
+    frames ??= new Map(job.stash.map(({ id }, i) => [id, i + 1]));
     return frames.get(photo);
   };
   const sheetOnly = (sheet: number, sheets: number): FieldSource => ({
@@ -30,7 +29,7 @@ export function fieldSources(job: Job, photos: Photos) {
     return {
       ...base,
       file: ref.name,
-      title: photos[photo]?.title ?? baseName(ref.name),
+      title: photos[photo]?.title,
       folder: ref.folder,
       stars: ref.stars,
       tags: ref.tags,

@@ -139,7 +139,7 @@ describe("what cells wear", () => {
     const boards = { ...mat!, layers: [{ reveal: even(4), colour: "#eeeeee" }], optical: false };
     const wordsIn = (change: Partial<Style>) => {
       const { finished: whole, over } = cell(
-        make({ do: "style", change: { caption: caption!, ...change } }),
+        make({ do: "style", change: { caption: { ...caption!, text: "[name]" }, ...change } }),
         "1",
       );
       const [ink] = over;
@@ -151,6 +151,12 @@ describe("what cells wear", () => {
     expect(wordsIn({ border: deep })).toEqual([mm(6), 0]);
     expect(wordsIn({ border: deep, mat: boards })).toEqual([mm(6), 0]);
     expect(wordsIn({ border: border("inside", { width: even(2) }), mat: boards })).toEqual([mm(6), mm(2)]);
+  });
+
+  it("has no words of its own making: a title is the photo’s or nobody’s, and never the name of its file", () => {
+    const { caption } = KEPT_WITH_PROGRAM.find(({ name }) => name === "Deep-edged card")!.style;
+    const { over } = cell(make({ do: "style", change: { caption: caption! } }), "1");
+    expect(over).toEqual([]);
   });
 
   it("reads back, as does every style that comes with the program", () => {

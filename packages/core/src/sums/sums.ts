@@ -10,6 +10,8 @@ import { price, type Price } from "../price/index.ts";
 export interface Sums {
   layout: LayoutSums;
   sheets: number;
+  /** Pieces that really stand on them, without those taken out by hand and with those added. */
+  pieces: number;
   /** Share of all paper that becomes finished pieces, 0…1. */
   used: number;
   /** Bare paper between the outermost pieces and the edges of the fullest sheet. */
@@ -31,6 +33,7 @@ export function sums(
   return {
     layout: layout.sums,
     sheets: sheets.length,
+    pieces: sheets.reduce((sum, { cells }) => sum + cells.length, 0),
     used: paper === 0 ? 0 : piecesArea(sheets) / paper,
     leftOver: first ? leftOver(first) : { top: um(0), right: um(0), bottom: um(0), left: um(0) },
     pixels: first?.pixels ?? { width: 0, height: 0 },

@@ -14,7 +14,7 @@ export function SumsLine() {
   const searching = useLaterSelector((state) => state.view.searching);
   if (!sums || !prices) return null;
   const money = moneyIn(prices.currency);
-  const { layout, sheets, used, leftOver, pixels, price } = sums;
+  const { layout, sheets, pieces, used, leftOver, pixels, price } = sums;
   if (sheets === 0) {
     return (
       <p className="mt-1 text-[12.5px] text-wrong">Not one piece fits on this paper. See what to check.</p>
@@ -25,7 +25,7 @@ export function SumsLine() {
       aria-label="Sums"
       className="measure mt-1 flex flex-wrap gap-x-[18px] gap-y-0.5 text-[12.5px] text-ink-2"
     >
-      <Fits sums={layout} />
+      <Fits sums={layout} laid={pieces} />
       <Sum name="sheets">
         {sheets}
         {searching && <span className="text-ink-2">, looking for fewer …</span>}
@@ -53,8 +53,10 @@ export function SumsLine() {
 /** How many pieces there are, and how they come about. */
 function Fits({
   sums: { columns, rows, perSheet, pieces, mostPerSheet, leastSheets, proved, crop },
+  laid,
 }: {
   sums: LayoutSums;
+  laid: number;
 }) {
   const words = useWords();
   const grid = columns * rows;
@@ -63,8 +65,8 @@ function Fits({
     return (
       <>
         <Sum name="pieces">
-          {pieces}
-          {proved !== undefined && leastSheets === undefined && (
+          {laid}
+          {proved !== undefined && leastSheets === undefined && laid === pieces && (
             <span className="text-ink-2">{proved ? ", the most there can be" : ", the most found"}</span>
           )}
         </Sum>
@@ -79,6 +81,7 @@ function Fits({
       {columns} × {rows} = {grid}
       {perSheet < grid && <span className="text-ink-2">, {grid - perSheet} left empty</span>}
       {mostPerSheet > grid && <span className="text-ink-2"> of {mostPerSheet}</span>}
+      {laid !== pieces && <span className="text-ink-2">, {laid} pieces in all</span>}
     </Sum>
   );
 }

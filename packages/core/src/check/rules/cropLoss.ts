@@ -45,9 +45,18 @@ function finding(shown: ShownShot, inspection: Inspection): Finding {
   };
 }
 
-/** A quarter turn that brings the loss under the limit, if there is one and turning was not ruled out by hand. */
-function betterTurn({ cells, picture }: ShownShot, { photos }: Inspection): Turn | null {
+/** Cells that are longer than this for their width are strips: what lies in them is meant to. */
+const STRIP = 2;
+
+/**
+ * A quarter turn that brings the loss under the limit, if there is one and turning was not ruled out by hand. Nobody wants a
+ * head or a strip laid on its side.
+ */
+function betterTurn({ cells, picture }: ShownShot, { job, photos }: Inspection): Turn | null {
   const cell = cells[0]!;
+  const { width, height } = cell.finished;
+  if (Math.max(width / height, height / width) > STRIP) return null;
+  if (cell.photo !== null && cell.photo in job.faces) return null;
   const facts = cell.photo === null ? undefined : photos[cell.photo];
   const current = { ...cell.sits, photo: cell.photo };
   if (!facts || current.turn !== 0 || cell.turn !== 0) return null;
