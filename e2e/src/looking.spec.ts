@@ -123,3 +123,34 @@ test("the keyboard goes into every editor of the finish and comes back to where 
     await expect(row).toBeFocused();
   }
 });
+
+test("an open panel of the ticket leaves the sheet that it changes in sight", async ({
+  table: page,
+  folder,
+}) => {
+  await startCopies(page, await flatPhoto(folder, "green.jpg", "#228844", 1400, 1800));
+  const box = async (of: ReturnType<typeof cells>) => (await of.boundingBox())!;
+  const before = await box(cell(page, 1));
+  for (const title of [
+    "How many",
+    "Finished size",
+    "Paper",
+    "How the paper lies",
+    "Gap between pieces",
+    "Margins",
+    "Pixels per inch",
+  ]) {
+    await part(page, title).first().click();
+    const panel = await box(page.getByRole("dialog"));
+    await expect
+      .poll(async () => {
+        const all = await cells(page).evaluateAll((those) =>
+          those.map((one) => one.getBoundingClientRect()).map(({ left, right }) => ({ left, right })),
+        );
+        return all.filter(({ left, right }) => left < panel.x + panel.width && right > panel.x).length;
+      })
+      .toBe(0);
+    await page.keyboard.press("Escape");
+    await expect.poll(async () => (await box(cell(page, 1))).width).toBeCloseTo(before.width, 1);
+  }
+});

@@ -53,6 +53,8 @@ export interface View {
   zoom: Zoom;
   /** What “fit” comes to in this window, CSS pixels a millimetre. */
   fitted: number;
+  /** From where to where an open panel stands in the window, in CSS pixels; null while none is open. */
+  covered: { from: number; to: number } | null;
   /** What the column at the right shows. */
   side: Side;
   /** Which part of the finish is open, and for which cells it is set. */
@@ -81,6 +83,7 @@ const fresh: View = {
   sheet: 1,
   zoom: "fit",
   fitted: 4,
+  covered: null,
   side: "cell",
   finishes: { part: null, scope: "all" },
   compares: false,
@@ -142,6 +145,9 @@ export const view = createSlice({
     },
     zoomed: (state, { payload }: PayloadAction<Zoom>) => {
       state.zoom = payload;
+    },
+    covering: (state, { payload }: PayloadAction<View["covered"]>) => {
+      state.covered = payload;
     },
     fittedTo: (state, { payload }: PayloadAction<number>) => {
       state.fitted = payload;
@@ -207,6 +213,7 @@ export const {
   sheetTurned,
   zoomed,
   fittedTo,
+  covering,
   pointedAt,
   noticed,
   newerNoticed,

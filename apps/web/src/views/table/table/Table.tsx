@@ -1,13 +1,4 @@
-import {
-  useCallback,
-  useDeferredValue,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-  type RefObject,
-} from "react";
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import { kindOf, type SheetPlan } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
 import { useLaterSelector } from "../../../app/later.ts";
@@ -30,6 +21,7 @@ import { Rulers } from "./Rulers.tsx";
 import { Stick } from "./Stick.tsx";
 import { useKeptPoint, type TablePoint } from "./useKeptPoint.ts";
 import { usePan } from "./usePan.ts";
+import { useRoom, type TableRoom } from "./useRoom.ts";
 import { useWheel } from "./useWheel.ts";
 import { useZoom } from "./zoom.ts";
 
@@ -48,8 +40,8 @@ export function Table() {
   const hasPhotos = useAppSelector(({ openJob: { job } }) => (job?.stash.length ?? 0) > 0);
   const toCheck = useLaterSelector(selectToCheck).length > 0;
   const table = useRef<HTMLElement>(null);
-  const size = useSize(table);
-  useFit(pages, size);
+  const room = useRoom(table);
+  useFit(pages, room);
   const pointer = useRef<TablePoint | null>(null);
   const takePointer = useCallback(() => {
     const at = pointer.current;
@@ -75,7 +67,7 @@ export function Table() {
           pages={pages}
           active={sheet}
           scale={scale}
-          room={size}
+          room={room}
           table={table}
           takePointer={takePointer}
         />
@@ -96,7 +88,7 @@ interface PagesProps {
   pages: readonly SheetPlan[];
   active: SheetPlan;
   scale: number;
-  room: { width: number; height: number };
+  room: TableRoom;
   table: RefObject<HTMLElement | null>;
   takePointer(): TablePoint | null;
 }
@@ -116,13 +108,13 @@ function Pages({ pages, active, scale, room, table, takePointer }: PagesProps) {
   const across = Math.max(room.width, px(width) + ROOM.left + ROOM.right + free(room.width));
   const down = Math.max(room.height, px(height) + ROOM.top + ROOM.bottom + free(room.height));
   const top = ROOM.top + (down - ROOM.top - ROOM.bottom - px(height)) / 2;
-  const first = ROOM.left + (across - ROOM.left - ROOM.right - px(width)) / 2;
+  const first = room.left + ROOM.left + (across - ROOM.left - ROOM.right - px(width)) / 2;
   const lefts = pages.map(
     (_, i) => first + px(pages.slice(0, i).reduce((sum, { paper }) => sum + paper.width, 0)),
   );
   useKeptPoint(table, takePointer, { left: first, top, scale });
   return (
-    <div className="relative" style={{ width: across, height: down }}>
+    <div className="relative" style={{ width: room.left + across, height: down }}>
       {pages.map((sheet, i) => (
         <SheetOnTable
           key={sheet.id}
@@ -265,22 +257,8 @@ function FirstPhotos() {
   );
 }
 
-/** The size of an element, followed. */
-function useSize(of: React.RefObject<HTMLElement | null>) {
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useLayoutEffect(() => {
-    const element = of.current;
-    if (!element) return;
-    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
-    const observer = new ResizeObserver(measure);
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [of]);
-  return size;
-}
-
 /** Keeps what “fit” means up to date with the window and the paper. */
-function useFit(pages: readonly SheetPlan[], { width, height }: { width: number; height: number }) {
+function useFit(pages: readonly SheetPlan[], { width, height }: TableRoom) {
   const dispatch = useAppDispatch();
   const spread = spreadOf(pages);
   useEffect(() => {

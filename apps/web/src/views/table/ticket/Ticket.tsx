@@ -4,7 +4,9 @@ import {
   Fragment,
   memo,
   use,
+  useEffect,
   useMemo,
+  useRef,
   useState,
   type ComponentProps,
   type MouseEvent,
@@ -13,7 +15,7 @@ import { kindOf, layOut, type JobEdit, type TicketPart } from "@wide-quilt/core"
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectTicketJob } from "../../../table/sheets.ts";
-import { sideTurned } from "../../../table/view.ts";
+import { covering, sideTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { PANELS } from "./panels/index.ts";
 
@@ -47,7 +49,7 @@ export function Ticket() {
 /** One underlined part, with the panel that it opens. */
 const Control = memo(function Control({ control }: { control: string }) {
   const dispatch = useAppDispatch();
-  const [gap, setGap] = useState(ROOM);
+  const [place, setPlace] = useState({ gap: ROOM, offset: 0 });
   const panel = PANELS[control];
   if (!panel) throw new Error(`The ticket has a control “${control}” without a panel`);
   const { title } = panel;
@@ -63,11 +65,13 @@ const Control = memo(function Control({ control }: { control: string }) {
         as={PartButton}
         control={control}
         title={title}
-        onClick={(event: MouseEvent<HTMLElement>) => setGap(roomBelow(event.currentTarget))}
+        onClick={({ currentTarget: part }: MouseEvent<HTMLElement>) =>
+          setPlace({ gap: roomBelow(part), offset: besideSheet(part, wide ? WIDE : USUAL) })
+        }
       />
       <PopoverPanel
         focus
-        anchor={{ to: "bottom start", gap, padding: 12 }}
+        anchor={{ to: "bottom start", ...place, padding: EDGE }}
         role="dialog"
         aria-label={title}
         className={`z-30 rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl ${wide ? "w-[440px]" : "w-[320px]"}`}
@@ -108,6 +112,31 @@ function roomBelow(part: Element): number {
   return ticket ? ticket.getBoundingClientRect().bottom - part.getBoundingClientRect().bottom + ROOM : ROOM;
 }
 
+/** How wide panels are, and how far from the window’s edge they stay, in CSS pixels. */
+const USUAL = 320;
+const WIDE = 440;
+const EDGE = 12;
+/** So much of the table is left to the sheet that a panel changes, where the window is wide enough. */
+const LEFT = 420;
+
+/**
+ * How far beside its part a panel opens: right below it where one side of the table stays free, otherwise moved to where it
+ * does, so that the sheet can make room for it.
+ *
+ *     ┌ photos ┬ table ───────────┬ cell ─┐
+ *     │     ┌──┴───┐      ┌───────┴──┐    │
+ *     │     │ here │  or  │   here   │    │
+ */
+function besideSheet(part: Element, width: number): number {
+  const table = document.querySelector("section[aria-label=Table]")?.getBoundingClientRect();
+  if (!table) return 0;
+  const own = part.getBoundingClientRect().left;
+  const atLeft = Math.max(EDGE, table.right - LEFT - width);
+  const atRight = Math.min(window.innerWidth - EDGE - width, table.left + LEFT);
+  if (own <= atLeft || own >= atRight) return 0;
+  return (own - atLeft < atRight - own ? atLeft : atRight) - own;
+}
+
 /** What an open part shows, with the job as it is. */
 function OpenPanel({ control }: { control: string }) {
   const job = useAppSelector(selectTicketJob);
@@ -115,5 +144,22 @@ function OpenPanel({ control }: { control: string }) {
   const dispatch = useAppDispatch();
   const panel = PANELS[control]!;
   const change = (next: JobEdit, gesture?: string) => void dispatch(edit(next, gesture));
-  return job && "Panel" in panel && <panel.Panel job={job} words={words} change={change} />;
+  const content = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // A panel is brought to its place once it is there.
+    const look = () => {
+      const box = content.current?.closest("[role=dialog]")?.getBoundingClientRect();
+      if (box) dispatch(covering({ from: Math.round(box.left), to: Math.round(box.right) }));
+    };
+    const frame = requestAnimationFrame(() => requestAnimationFrame(look));
+    return () => {
+      cancelAnimationFrame(frame);
+      dispatch(covering(null));
+    };
+  }, [dispatch]);
+  return (
+    <div ref={content}>
+      {job && "Panel" in panel && <panel.Panel job={job} words={words} change={change} />}
+    </div>
+  );
 }
