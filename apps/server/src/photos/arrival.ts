@@ -1,7 +1,9 @@
 import { randomUUID } from "node:crypto";
-import { open, rm } from "node:fs/promises";
+import { createWriteStream } from "node:fs";
+import { rm } from "node:fs/promises";
 import { join } from "node:path";
-import type { Readable } from "node:stream";
+import { Transform, type Readable, type TransformCallback } from "node:stream";
+import { finished, pipeline } from "node:stream/promises";
 import { PHOTO_LIMITS, PhotoHash } from "@wide-quilt/painters";
 
 /** A file that has come in whole and waits to be looked at. */
@@ -19,33 +21,49 @@ export interface Arrival {
  */
 export async function arrive(stream: Readable, folder: string): Promise<Arrival> {
   const path = join(folder, randomUUID());
+  const meter = new Meter();
   try {
-    return { path, ...(await written(stream, path)) };
+    await written(stream, meter, path);
   } catch (error) {
     await rm(path, { force: true });
     throw error;
   }
+  return { path, hash: meter.digest(), tooLarge: meter.tooLarge };
 }
 
 /**
  * The stream is read to its end whatever becomes of the file: who is still sending does not hear an answer, but a line that
- * is cut.
+ * is cut. So it is no part of the pipeline, which would destroy it.
  */
-async function written(stream: Readable, path: string): Promise<Omit<Arrival, "path">> {
-  const file = await open(path, "wx");
-  const hash = new PhotoHash();
-  let bytes = 0;
-  let trouble: Error | undefined;
+async function written(stream: Readable, meter: Meter, path: string): Promise<void> {
+  const saved = pipeline(meter, createWriteStream(path, { highWaterMark: 1 << 20 }));
+  saved.catch(() => stream.unpipe(meter).resume());
+  stream.pipe(meter);
   try {
-    for await (const chunk of stream as AsyncIterable<Buffer>) {
-      bytes += chunk.length;
-      if (trouble || bytes > PHOTO_LIMITS.bytes) continue;
-      hash.update(chunk);
-      await file.writeFile(chunk).catch((error: Error) => (trouble = error));
-    }
-  } finally {
-    await file.close().catch((error: Error) => (trouble ??= error));
+    await finished(stream, { writable: false });
+  } catch (error) {
+    meter.destroy();
+    await saved.catch(() => undefined);
+    throw error;
   }
-  if (trouble) throw trouble;
-  return { hash: hash.hex(), tooLarge: bytes > PHOTO_LIMITS.bytes };
+  await saved;
+}
+
+/** Hashes and counts what passes; past the limit it lets nothing more through, but reads on to the end. */
+class Meter extends Transform {
+  tooLarge = false;
+  private bytes = 0;
+  private readonly hash = new PhotoHash();
+
+  override _transform(chunk: Buffer, _encoding: BufferEncoding, done: TransformCallback): void {
+    this.bytes += chunk.length;
+    this.tooLarge ||= this.bytes > PHOTO_LIMITS.bytes;
+    if (this.tooLarge) return done();
+    this.hash.update(chunk);
+    done(null, chunk);
+  }
+
+  digest(): string {
+    return this.hash.hex();
+  }
 }
