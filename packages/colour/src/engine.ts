@@ -2,6 +2,7 @@ import type { Intent } from "@wide-quilt/core";
 import { BadProfile, readProfile, type ProfileFacts } from "./icc/read.ts";
 import { readShaper, type Shaper } from "./icc/shaper.ts";
 import { instantiate, type Lcms } from "./lcms.ts";
+import { atDepth, type Samples } from "./samples.ts";
 import { shapedConversion } from "./shaped.ts";
 
 /** A profile that is open in an engine. */
@@ -21,9 +22,6 @@ export interface ConversionSetup {
   /** “seen” for what is only looked at: ready sooner, a little less exact. */
   only?: "written" | "seen";
 }
-
-/** Pixels, channel by channel, of 8 or 16 bits. */
-export type Samples = Uint8Array | Uint16Array;
 
 /** Converts pixels, any number of them. */
 export type Conversion = (pixels: Samples) => Samples;
@@ -136,17 +134,9 @@ export class ColourEngine {
     const count = pixels.length / from;
     const out = bits === 8 ? new Uint8Array(count * to) : new Uint16Array(count * to);
     for (let at = 0; at < count; at += CHUNK) {
-      const part = deep(pixels.subarray(at * from, (at + CHUNK) * from));
+      const part = atDepth(pixels.subarray(at * from, (at + CHUNK) * from), 16);
       out.set(this.lcms.cmsDoTransform<Samples>(transform, part, part.length / from), at * to);
     }
     return out;
   }
-}
-
-/** Eight bits as sixteen: 255 becomes 65 535. */
-function deep(pixels: Samples): Uint16Array {
-  if (pixels instanceof Uint16Array) return pixels;
-  const out = new Uint16Array(pixels.length);
-  for (let i = 0; i < out.length; i++) out[i] = pixels[i]! * 257;
-  return out;
 }

@@ -1,7 +1,8 @@
-import { inverse, product, type Matrix } from "./matrix.ts";
+import { inverse, product } from "./matrix.ts";
 import type { Curve } from "./icc/curve.ts";
 import type { Shaper } from "./icc/shaper.ts";
-import type { Conversion, Samples } from "./engine.ts";
+import type { Conversion } from "./engine.ts";
+import type { Samples } from "./samples.ts";
 
 /**
  * Colours of one profile of curves and a matrix as those of another, each by itself and without a table between: to light,
@@ -9,9 +10,8 @@ import type { Conversion, Samples } from "./engine.ts";
  * LittleCMS does. Black is none of the light in both, so there is nothing to bring to it.
  */
 export function shapedConversion(from: Shaper, to: Shaper, depth: 8 | 16): Conversion {
-  const [a, b, c, d, e, f, g, h, i] = product(inverse(rows(to)), rows(from)).flat() as Nine;
-  const codes = to.curves.map((curve) => codesOf(curve, depth)) as [Samples, Samples, Samples];
-  const [red, green, blue] = codes;
+  const [a, b, c, d, e, f, g, h, i] = product(inverse(to.matrix), from.matrix).flat() as Nine;
+  const [red, green, blue] = to.curves.map((curve) => codesOf(curve, depth)) as [Samples, Samples, Samples];
   const known = new Map<number, Float64Array[]>();
   return (pixels) => {
     const most = pixels instanceof Uint16Array ? 65_535 : 255;
@@ -30,9 +30,6 @@ export function shapedConversion(from: Shaper, to: Shaper, depth: 8 | 16): Conve
 }
 
 type Nine = [number, number, number, number, number, number, number, number, number];
-
-const rows = ({ matrix: m }: Shaper): Matrix =>
-  [m.slice(0, 3), m.slice(3, 6), m.slice(6, 9)] as unknown as Matrix;
 
 const lightsOf = (curve: Curve, most: number): Float64Array =>
   Float64Array.from({ length: most + 1 }, (_, v) => curve(v / most));

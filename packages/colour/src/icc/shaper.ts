@@ -1,10 +1,11 @@
 import { readCurve, type Curve } from "./curve.ts";
+import type { Matrix } from "../matrix.ts";
 
 /** A profile of RGB that is three curves and a matrix (ICC.1:2022, 8.3.3 and annex F.3). */
 export interface Shaper {
   curves: [red: Curve, green: Curve, blue: Curve];
   /** X, Y and Z of full red, green and blue under D50, row by row: X of each, Y of each, Z of each. */
-  matrix: number[];
+  matrix: Matrix;
 }
 
 const HEADER = 128;
@@ -29,9 +30,9 @@ export function readShaper(bytes: Uint8Array): Shaper | null {
       return at === undefined ? null : readCurve(file, at);
     });
     if (!curves.every(reachesBoth) || colorants.includes(undefined)) return null;
-    const matrix = [0, 1, 2].flatMap((row) =>
+    const matrix = [0, 1, 2].map((row) =>
       colorants.map((at) => file.getInt32(at! + 8 + 4 * row) / 65_536),
-    );
+    ) as unknown as Matrix;
     return { curves: curves as Shaper["curves"], matrix };
   } catch {
     // Broken off inside: whoever opens it says so.

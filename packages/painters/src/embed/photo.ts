@@ -95,10 +95,10 @@ export async function embedPhoto(
 ): Promise<EmbeddedPhoto> {
   const meta = await openPhoto(path).metadata();
   const lossless = await losesNothing(path, meta);
-  const colours = ownColours(meta, lossless ? 16 : 8, how.inks);
+  const colours = ownColours(meta, 8, how.inks);
   return rendition === null && meta.format === "jpeg" && (meta.space !== "cmyk" || colours.channels === 4)
     ? asItIs(path, meta, colours, how)
-    : anew(path, meta, colours, lossless, rendition, picture, how);
+    : anew(path, meta, lossless, rendition, picture, how);
 }
 
 async function asItIs(
@@ -126,17 +126,19 @@ const AS_IT_IS: Rendition = { part: WHOLE, ppi: null, look: null, sharpening: nu
 
 async function anew(
   path: string,
-  { autoOrient: full }: Metadata,
-  { depth }: OwnColours,
+  meta: Metadata,
   lossless: boolean,
   rendition: Rendition | null,
   picture: Picture,
   how: Embedding,
 ): Promise<EmbeddedPhoto> {
+  const full = meta.autoOrient;
   const { part, ppi, look, sharpening: toPaper } = rendition ?? AS_IT_IS;
   const shrink = ppi === null ? 1 : Math.min(1, ppi / picture.ppi);
   const size = { width: full.width * shrink, height: full.height * shrink };
-  const decoded = await decode(path, { turn: 0, part, size, depth, inks: how.inks, light: how.light });
+  const { inks, light } = how;
+  const wanted = { turn: 0, part, size, depth: lossless ? 16 : 8, inks, light } as const;
+  const decoded = await decode(path, wanted, meta);
   const { raw, part: shown } = await ofSize(decoded, part, size);
   const space = await paintSpace();
   const wearing = { look, sharpening: toPaper };

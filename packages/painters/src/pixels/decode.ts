@@ -1,4 +1,4 @@
-import sharp, { type OutputInfo, type Sharp } from "sharp";
+import sharp, { type Metadata, type OutputInfo, type Sharp } from "sharp";
 import type { Samples } from "@wide-quilt/colour";
 import { turnedSize, type Quarter } from "@wide-quilt/core";
 import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
@@ -44,12 +44,16 @@ const SPARE = 1.5;
 /** The same where light is weighed: squares of pixels are added up, which lets less pass than Lanczos does. */
 const SPARE_LIGHT = 2;
 
-/** Decodes as much of a photo as its cells show, once, at no more than the resolution they can use. */
+/**
+ * Decodes as much of a photo as its cells show, once, at no more than the resolution they can use. What the file says of
+ * itself is read where it is not known.
+ */
 export async function decode(
   path: string,
   { turn, part: need, size, depth, inks, light }: Wanted,
+  known?: Metadata,
 ): Promise<Decoded> {
-  const meta = await openPhoto(path).metadata();
+  const meta = known ?? (await openPhoto(path).metadata());
   const full = meta.autoOrient;
   const colours = ownColours(meta, depth, inks);
   const wanted = turnedSize(size, turn);

@@ -1,5 +1,6 @@
 import { lookChange, toPx, type Look, type Sharpening } from "@wide-quilt/core";
-import { atDepth, type PaintSpace } from "../colour/space.ts";
+import { atDepth } from "@wide-quilt/colour";
+import type { PaintSpace } from "../colour/space.ts";
 import type { OwnColours } from "../photo/open.ts";
 import { fromRaw, rawOf, type Raw } from "./decode.ts";
 

@@ -1,7 +1,7 @@
 import type { Samples } from "@wide-quilt/colour";
-import { instance, LANES, PIXEL, Room } from "./instance.ts";
+import { instance, type Code, LANES, PIXEL, Room } from "./instance.ts";
 
-const code = instance();
+let code: Code | undefined;
 
 /**
  * The mean light of squares of pixels of RGB, pixel by pixel of four floats; of what is left of them at the right and below.
@@ -14,6 +14,7 @@ export function meansOf(
   table: Float32Array,
 ): Float32Array {
   const [columns, rows] = [Math.ceil(width / by), Math.ceil(height / by)];
+  code ??= instance();
   const room = new Room(code.memory);
   const line = width * 3 * data.BYTES_PER_ELEMENT;
   const at = { table: room.of(table.byteLength), line: room.of(line), sum: room.of(columns * PIXEL) };
