@@ -15,8 +15,8 @@ const LUMA = [0.2126, 0.7152, 0.0722] as const;
 const FINE = 4096;
 
 /** From sRGB to light and back (IEC 61966-2-1). */
-const toLight = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
-const fromLight = (l: number): number => (l <= 0.0031308 ? l * 12.92 : 1.055 * l ** (1 / 2.4) - 0.055);
+export const toLight = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+export const fromLight = (l: number): number => (l <= 0.0031308 ? l * 12.92 : 1.055 * l ** (1 / 2.4) - 0.055);
 
 export const isAsItIs = (look: Look | null): boolean =>
   look === null ||

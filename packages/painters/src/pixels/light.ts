@@ -1,4 +1,5 @@
 import type { Samples } from "@wide-quilt/colour";
+import { fromLight, toLight } from "@wide-quilt/core";
 import type { Source } from "./resample.ts";
 import { meansOf } from "./weigh/adder.ts";
 import { LANES } from "./weigh/instance.ts";
@@ -15,9 +16,6 @@ export interface Light {
 
 /** Writes a row of light, as it was summed in pixels of four floats, as pixels of RGB from pixel `at` on. */
 type Encode = (sum: Float32Array, out: Samples, at: number, width: number) => void;
-
-const toLight = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
-const fromLight = (v: number): number => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055);
 
 /** So many steps of light that even in the shadows each is less than one of the file. */
 const FINE = 1 << 20;
