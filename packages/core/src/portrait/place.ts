@@ -29,7 +29,7 @@ const MET = 1e-6;
 
 /**
  * Places a face by a rule in an upright piece: every figure inside its range where the photo allows it, near the middles of
- * the ranges, the eyes level and in the middle across, and the photo over all of the piece. Where the photo
+ * the ranges, the eyes level and in the middle across, hair that is not counted on the piece too, and the photo over all of it. Where the photo
  * does not allow it, the crop whose worst figure is least far out.
  *
  * The unknowns are the head's height u, the space above it t, and where the face's middle is, x, all in mm on paper.
@@ -74,12 +74,16 @@ function attempt(
   const middle = within([0, 0, 1], { from: w / 2, to: w / 2 });
   const aside = within([0, 0, 1], { from: w * (0.5 - ASIDE), to: w * (0.5 + ASIDE) });
   const upright: Limit = { a: [-1, 0, 0], b: -1 };
+  // Hair above the skull is not measured, and yet nobody wants it cut off where the rule leaves room for it.
+  const hair: Limit = { a: [head.hair / height, -1, 0], b: 0 };
   const wishes = wishesOf(rule, ranges, w, h);
   const inside = (wider: number) => ranges.flatMap(({ a, c, span }) => within(a, span, c, wider));
   const best = (limits: readonly Limit[]) => leastSquares(wishes, limits);
 
   let off = 0;
-  let x = best([...inside(0), ...edges, ...middle, upright]);
+  let x = best([...inside(0), ...edges, ...middle, upright, hair]);
+  x ??= best([...inside(0), ...edges, ...aside, upright, hair]);
+  x ??= best([...inside(0), ...edges, ...middle, upright]);
   x ??= best([...inside(0), ...edges, ...aside, upright]);
   if (!x) {
     const widened = ranges.flatMap(({ a, c, span }) =>

@@ -163,6 +163,22 @@ describe("placing a face by a rule", () => {
     expect(Math.abs(hair - (34_000 * 1700) / 1600)).toBeLessThan(EXACT);
   });
 
+  it("keeps hair that is not counted on the piece, with the smallest head that the rule takes if it must", () => {
+    // A skull of 1600 px under 600 px of hair: at 34 mm of 32…36 the hair takes 12.75 mm, and 45 − 34 = 11 are left.
+    // 0.375 u ≤ t and u + t ≤ 45, so that u ≤ 32.7: the head becomes smaller, and no hair is cut.
+    const face = { ...head(PHOTO, { x: 1500, crown: 700, height: 2200 }), skull: { x: 0.5, y: 1300 / 4000 } };
+    const { placement, measured } = placed(face, {
+      ...ruleById("de-passport"),
+      belowChin: { from: um(0), to: um(9000) },
+    });
+    expect(placement.off).toBe(0);
+    expect(measured.at(face.crown).y).toBeGreaterThan(-EXACT);
+    expect(figure(measured, "headHeight")).toBeLessThan(45_000 / 1.375 + EXACT);
+    // Where even that leaves no room the rule comes first: 0.75 · 32 mm of hair and 32 of head are more than 45.
+    const high = { ...face, crown: { x: 0.5, y: 100 / 4000 } };
+    expect(placed(high, ruleById("de-passport")).placement.off).toBe(0);
+  });
+
   it("keeps the slack inside the photo too", () => {
     const photo = { width: 1400, height: 1800 };
     const face = head(photo, { x: 700, crown: 180, height: 1350 });

@@ -11,6 +11,8 @@ export interface UprightHead {
   /** Up from the eyes to the crown, down from the eyes to the chin, both positive for a head that stands upright. */
   crown: number;
   chin: number;
+  /** How far hair stands above that crown: 0 where the rule counts it. */
+  hair: number;
   /** Ear to ear; null where the ears are not known. */
   width: number | null;
 }
@@ -41,10 +43,12 @@ export function uprightHead(
   const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
   const across = (point: FacePoint) => (px(point).x - origin.x) * cos - (px(point).y - origin.y) * sin;
   const down = (point: FacePoint) => (px(point).x - origin.x) * sin + (px(point).y - origin.y) * cos;
+  const crown = -down(crownFor(face, rule));
   return {
     origin,
     level,
-    crown: -down(crownFor(face, rule)),
+    crown,
+    hair: Math.max(0, -down(face.crown) - crown),
     chin: down(chin),
     width: ears ? Math.abs(across(ears.right) - across(ears.left)) : null,
   };

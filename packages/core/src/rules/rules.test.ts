@@ -49,18 +49,24 @@ describe("document-photo rules", () => {
 
 it("measures to the skull where the office says so: hair above it does not count there", () => {
   const toSkull = DOCUMENT_RULES.filter(({ crown }) => crown === "skull").map(({ id }) => id);
-  // As their photo guides put it, each named in its source; the ISO figure is of the head without hair.
+  // As their photo guides put it, each named in its source; ICAO and ISO figures are of the head without hair,
+  // and so are those of offices that name ICAO Doc 9303 as their source.
   expect(toSkull.sort()).toEqual(
     [
       "au-passport",
+      "be-identity",
       "ca-passport",
       "ca-resident",
       "ca-visa",
       "de-passport",
       "fi-passport",
       "fr-passport",
+      "icao-portrait",
+      "icao-portrait-small",
       "iso-full-frontal",
+      "it-passport",
       "kr-passport",
+      "schengen-visa",
     ].sort(),
   );
 });
