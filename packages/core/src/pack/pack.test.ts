@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { contains, overlap, type Rect } from "../geometry/index.ts";
+import { bottom, contains, overlap, right, type Rect } from "../geometry/index.ts";
 import { cutPlan } from "../cut/index.ts";
-import { um } from "../length/index.ts";
+import { mm, um } from "../length/index.ts";
 import { PAPERS } from "../paper/index.ts";
 import { PACKAGES, packBound, Packer, packQuickly, type PackQuestion } from "./index.ts";
 
@@ -98,6 +98,54 @@ describe("packing", () => {
       });
       expect([name, packQuickly(asked).sheets.length]).toEqual([name, 1]);
     }
+  });
+
+  it("leaves the paper's edge where there is room: four of 100 × 60 mm on A4 lie 60 mm wide, three to a row", () => {
+    // Two lying side by side take 100 + 2 + 100 = 202 of 210 mm and leave 4 mm; three standing take 3 · 60 + 2 · 2 = 184
+    // and leave 13, two rows of them 100 + 2 + 100 of 297 mm.
+    const [sheet] = packQuickly(
+      question({
+        pieces: [piece(mm(100), mm(60), 4)],
+        papers: [paper(mm(210), mm(297))],
+        gap: mm(2),
+      }),
+    ).sheets;
+    const block = [Math.max(...sheet!.places.map(right)), Math.max(...sheet!.places.map(bottom))];
+    expect(block).toEqual([mm(184), mm(202)]);
+  });
+
+  it("keeps 3 mm or more at every side of sheets that are 20 to 45 % full, and every piece on them", () => {
+    let airless = 0;
+    const sizes = fc.array(
+      fc.record({ width: fc.integer({ min: 25, max: 110 }), height: fc.integer({ min: 25, max: 150 }) }),
+      { minLength: 3, maxLength: 14 },
+    );
+    fc.assert(
+      fc.property(sizes, (drawn) => {
+        const used = drawn.reduce((sum, { width, height }) => sum + width * height, 0) / (210 * 297);
+        fc.pre(used > 0.2 && used < 0.45);
+        const asked = question({
+          pieces: drawn.map(({ width, height }) => piece(mm(width), mm(height), 1)),
+          papers: [paper(mm(210), mm(297))],
+          gap: mm(2),
+        });
+        const { sheets } = packQuickly(asked);
+        expect(sheets).toHaveLength(1);
+        const { places } = sheets[0]!;
+        expect(places.map((one) => one.piece).sort((a, b) => a - b)).toEqual(drawn.map((_, i) => i));
+        places.forEach((one, i) =>
+          places.slice(i + 1).forEach((other) => expect(overlap(one, other)).toBeNull()),
+        );
+        const left = Math.min(
+          mm(210) - Math.max(...places.map(right)),
+          mm(297) - Math.max(...places.map(bottom)),
+        );
+        if (left < mm(6)) airless++;
+      }),
+      { numRuns: 200 },
+    );
+    // Some hold pieces of 150 mm that go no other way.
+    expect(airless).toBeLessThanOrEqual(4);
   });
 
   it("finds more room anyhow than by straight cuts: a pinwheel", () => {

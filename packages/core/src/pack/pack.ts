@@ -1,6 +1,8 @@
 import { um } from "../length/index.ts";
+import { airy } from "./airy.ts";
 import { setAnyhow, type Set as Placed } from "./anyhow.ts";
 import { packBound } from "./bound.ts";
+import { lies } from "./lies.ts";
 import { keptTogether } from "./together.ts";
 import { Search, type Loose } from "./search.ts";
 import type { Packing, PackPlace, PackQuestion, PackSheet } from "./types.ts";
@@ -80,7 +82,8 @@ export class Packer {
   }
 
   best(): Packing {
-    const sheets = this.search ? keptTogether(this.question, this.setOut()) : [];
+    const out = this.search ? this.setOut().map((sheet) => airy(this.question, sheet)) : [];
+    const sheets = keptTogether(this.question, out);
     return {
       sheets,
       tooLarge: this.tooLarge,
@@ -148,13 +151,3 @@ export function packQuickly(question: PackQuestion): Packing {
 
 const fits = (piece: PackQuestion["pieces"][number], papers: PackQuestion["papers"]): boolean =>
   papers.some((paper) => lies(piece, paper));
-
-/** Whether a piece lies on a paper, upright or turned. */
-function lies(
-  piece: { width: number; height: number; mayTurn: boolean },
-  paper: { width: number; height: number },
-): boolean {
-  const { width, height, mayTurn } = piece;
-  const upright = width <= paper.width && height <= paper.height;
-  return upright || (mayTurn && height <= paper.width && width <= paper.height);
-}
