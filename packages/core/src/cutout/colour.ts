@@ -1,13 +1,11 @@
+import { toLight } from "../look/index.ts";
+
 /** A colour in CIE L*a*b* under D65, as sRGB defines it. */
 export type Lab = readonly [l: number, a: number, b: number];
 
 /** sRGB bytes to L*a*b* (IEC 61966-2-1 for the curve and primaries, CIE 15 for L*a*b*; white D65). */
 export function labOf(r: number, g: number, b: number): Lab {
-  const linear = [r, g, b].map((byte) => {
-    const value = byte / 255;
-    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
-  });
-  const [red, green, blue] = linear as [number, number, number];
+  const [red, green, blue] = [toLight(r / 255), toLight(g / 255), toLight(b / 255)];
   const f = (t: number) => (t > 216 / 24_389 ? Math.cbrt(t) : ((24_389 / 27) * t + 16) / 116);
   const x = f((0.4124564 * red + 0.3575761 * green + 0.1804375 * blue) / 0.95047);
   const y = f(0.2126729 * red + 0.7151522 * green + 0.072175 * blue);
