@@ -19,7 +19,7 @@ export function benchCore(): void {
   job = applyEdit(job, { do: "finish", change: { outline: { width: um(200), colour: "#9a9a9a" } } });
   const times: number[] = [];
   for (let round = 0; round < ROUNDS; round++) {
-    const changed = applyEdit(job, { do: "shot", shot: 1, change: { scale: 1 + round / ROUNDS } });
+    const changed = applyEdit(job, { do: "shot", shot: "1", change: { scale: 1 + round / ROUNDS } });
     const start = performance.now();
     const sheets = arrange(changed, photos);
     check(changed, photos, sheets);

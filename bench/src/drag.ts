@@ -24,7 +24,7 @@ export async function benchDrag(photo: string): Promise<void> {
         { do: "add photos", photos: [{ id, name: "photo.jpg" }] },
         { do: "sheet", change: { paper: { name: a3.name, width: a3.width, height: a3.height } } },
         { do: "ticket", change: { copies, gap: mm(1), size: { width: mm(size[0]), height: mm(size[1]) } } },
-        { do: "shot", shot: 1, change: { scale: 2 } },
+        { do: "shot", shot: "1", change: { scale: 2 } },
       ];
       const job = edits.reduce(applyEdit, freshJob("copies", "Bench"));
       const answer = await fetch(`${server.address}/api/jobs/import`, {

@@ -2,20 +2,22 @@ import {
   applyEdit,
   baseName,
   evenEdges,
+  type Face,
   freshJob,
+  type Job,
+  type JobEdit,
   KEPT_WITH_PROGRAM,
+  type Kind,
   mm,
+  type NewPhoto,
+  numberedShot,
   paperById,
+  placeCell,
   printerOfJob,
   PRINTERS,
   ruleById,
-  um,
-  type Face,
-  type Job,
-  type Kind,
-  type JobEdit,
-  type PhotoRef,
   type StyleChange,
+  um,
 } from "@wide-quilt/core";
 
 import { headOf } from "./portrait/head.ts";
@@ -27,7 +29,7 @@ const onPaper = (id: string): JobEdit => {
   return { do: "sheet", change: { paper: { name, width, height } } };
 };
 
-const named = (photos: readonly PhotoRef[], name: string): PhotoRef => {
+const named = (photos: readonly NewPhoto[], name: string): NewPhoto => {
   const photo = photos.find((candidate) => candidate.name === name);
   if (!photo) throw new RangeError(`The demo has no photo ${name}`);
   return photo;
@@ -64,7 +66,7 @@ function headIn(name: string): Face {
 }
 
 /** The finished jobs that the demo begins with, the last one changed first. */
-export function demoJobs(photos: readonly PhotoRef[]): Job[] {
+export function demoJobs(photos: readonly NewPhoto[]): Job[] {
   const begin = (kind: Kind, name: string, edits: JobEdit[]) =>
     edits.reduce(applyEdit, freshJob(kind, name, "en-GB"));
   const make = (name: string, edits: JobEdit[]) => begin("copies", name, edits);
@@ -74,8 +76,8 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
   const scenes = photos.filter(({ name }) => !name.startsWith("MS-"));
   const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
   const pieces = (photo: string, first: number) => [
-    { shot: first, width: mm(101.6), height: mm(152.4), quantity: 2, mayTurn: true, photo },
-    { shot: first + 1, width: mm(63.5), height: mm(88.9), quantity: 4, mayTurn: true, photo },
+    { shot: first, width: mm(101.6), height: mm(152.4), quantity: 2, mayTurn: true, photo, order: 1 },
+    { shot: first + 1, width: mm(63.5), height: mm(88.9), quantity: 4, mayTurn: true, photo, order: 1 },
   ];
   return [
     begin("collage", "Cards with a deep edge, open day", [
@@ -124,8 +126,8 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
       { do: "ticket", change: { way: "grid", columns: 2, rows: 4, border: mm(4), gap: mm(3) } },
       ...[1, 2, 3, 4].map((shot): JobEdit => ({
         do: "share shot",
-        cells: [String(shot * 2 - 1), String(shot * 2)],
-        shot,
+        cells: [placeCell(1, shot * 2 - 1), placeCell(1, shot * 2)],
+        shot: numberedShot(shot),
       })),
     ]),
     begin("collage", "Season album, the spit in autumn", [
@@ -175,7 +177,7 @@ export function demoJobs(photos: readonly PhotoRef[]): Job[] {
       { do: "ticket", change: { copies: 8 } },
       { do: "finish", change: { outline: { width: um(200), colour: "#9a9a9a" } } },
       { do: "add photos", photos: portraits },
-      { do: "shot", shot: 1, change: { centre: { x: 0.5, y: 0.45 } } },
+      { do: "shot", shot: "1", change: { centre: { x: 0.5, y: 0.45 } } },
     ]),
   ];
 }

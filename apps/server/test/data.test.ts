@@ -322,8 +322,9 @@ describe("what is kept", () => {
       name: `spit-autumn-${i}.jpg`,
       tags: ["tern", "spit"],
       folder: "autumn/day 3",
+      number: i + 1,
     }));
-    const { id } = await client.importJob({ stash });
+    const { id } = await client.importJob({ stash, numbered: stash.length });
     for (let i = 0; i < 550; i++) {
       const edit = { do: "mark photos", photos: [stash[i * 5]!.id], change: { stars: (i % 5) + 1 } };
       await client.ask("POST", `/jobs/${id}/edits`, {

@@ -108,7 +108,7 @@ describe("whatever is asked", () => {
         change: { file: USUAL_PRESS.file, colour: USUAL_PRESS.colour, print: USUAL_PRESS.print },
       },
       { do: "printer", printer: PRINTERS[0]! },
-      { do: "shot", shot: 1, change: { scale: 1.5, photo } },
+      { do: "shot", shot: "1", change: { scale: 1.5, photo } },
       { do: "put in all", photo },
       { do: "become", kind: "free" },
     ];
@@ -211,7 +211,7 @@ describe("files that are not what they say", () => {
         do: "add photos",
         photos: [{ id: taken.id, name: taken.name }],
       });
-      expect(edited.body.job.stash).toEqual([{ id: taken.id, name: taken.name }]);
+      expect(edited.body.job.stash).toEqual([{ id: taken.id, name: taken.name, number: 1 }]);
       const list = {
         [taken.id]: JSON.parse('{"__proto__":"x","constructor":"y"}') as Record<string, string>,
       };

@@ -14,8 +14,8 @@ afterAll(() => server.kill());
 
 describe("the pattern book over HTTP", () => {
   it("keeps a job's layout without its photos, renames it, starts jobs from it, and lets it go", async () => {
-    const stash = [{ id: "a", name: "a.jpg" }];
-    const { id } = await client.importJob({ name: "Eight", stash });
+    const stash = [{ id: "a", name: "a.jpg", number: 1 }];
+    const { id } = await client.importJob({ name: "Eight", stash, numbered: 1 });
     await client.edit(id, 0, { do: "ticket", change: { gap: mm(4) } });
     const kept = await client.ask<PatternView>("POST", "/patterns", {
       job: id,

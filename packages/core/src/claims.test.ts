@@ -68,7 +68,7 @@ const mixed = (quantity: number) =>
   job("mixed", {
     do: "ticket",
     change: {
-      pieces: [{ shot: 1, width: mm(50), height: mm(70), quantity, mayTurn: true, photo: null }],
+      pieces: [{ shot: 1, width: mm(50), height: mm(70), quantity, mayTurn: true, photo: null, order: 1 }],
     },
   });
 const collage = (height: number) =>
@@ -100,7 +100,7 @@ const CLAIMS: Claim[] = [
     shownIn: "apps/web/src/views/people/PeopleView.tsx",
     establishedBy: "packages/core/src/people/report.ts",
     holds: () => person(backdrop) === "passes",
-    fails: () => person(backdrop, { do: "shot", shot: 1, change: { scale: 3 } }) === "passes",
+    fails: () => person(backdrop, { do: "shot", shot: "1", change: { scale: 3 } }) === "passes",
   },
   {
     says: ", the fewest possible",

@@ -136,7 +136,7 @@ describe("graphics in the written file", () => {
   it("put a pale photo behind all cells", async () => {
     const backing = graphic({
       role: "backing",
-      of: { kind: "photo", photo: "a" },
+      of: { kind: "photo", photo: "a", order: 1 },
       fit: "fill",
       opacity: 0.25,
     });

@@ -105,7 +105,7 @@ describe("what lies in a photo lies on paper within a tenth of a pixel of where 
     const at = { x: Math.round(width * 0.48), y: Math.round(height * 0.53) };
     await corner(width, height, at).png().toFile(path);
     const centre = { x: 0.5 - 0.031 * (scale - 1), y: 0.5 + 0.27 * (scale - 1) };
-    const plan = sheetOf(width, height, { do: "shot", shot: 1, change: { scale, centre } });
+    const plan = sheetOf(width, height, { do: "shot", shot: "1", change: { scale, centre } });
     const [cell] = plan.cells as [CellPlan];
     const where = planned(cell, { x: at.x / width, y: at.y / height });
     const file = () => path;
@@ -153,7 +153,7 @@ describe("what lies in a photo lies on paper within a tenth of a pixel of where 
       const lying = await stored[orientation]!(sharp(upright)).png().toBuffer();
       const path = join(folder, `stored-${orientation}.jpg`);
       await sharp(lying).withMetadata({ orientation }).jpeg({ quality: 98 }).toFile(path);
-      const plan = sheetOf(width, height, { do: "shot", shot: 1, change: { fit: "whole" } });
+      const plan = sheetOf(width, height, { do: "shot", shot: "1", change: { fit: "whole" } });
       const where = planned(plan.cells[0]!, { x: at.x / width, y: at.y / height });
       const written = join(folder, `stored-${orientation}.png`);
       writeFileSync(written, await encodeSheet(await paintSheet(plan, () => path), PPI, { format: "png" }));

@@ -5,7 +5,7 @@ import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { INestApplication } from "@nestjs/common";
-import type { PhotoRef } from "@wide-quilt/core";
+import type { NewPhoto } from "@wide-quilt/core";
 import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters } from "@wide-quilt/demo";
 import { photoHash, writeWhole } from "@wide-quilt/painters";
 import { JobsService } from "../jobs/jobs.service.ts";
@@ -77,8 +77,8 @@ async function addPrinters(app: INestApplication): Promise<void> {
 }
 
 /** Renders every photo of the demo, one thread a processor, and hands each on as it is done. */
-async function renderAll(take: (jpeg: Buffer, index: number) => Promise<PhotoRef>): Promise<PhotoRef[]> {
-  const refs: PhotoRef[] = [];
+async function renderAll(take: (jpeg: Buffer, index: number) => Promise<NewPhoto>): Promise<NewPhoto[]> {
+  const refs: NewPhoto[] = [];
   let next = 0;
   const lane = async () => {
     const worker = new Worker(new URL("./demo.worker.js", import.meta.url));

@@ -1,7 +1,7 @@
 import { Download, Eraser, ScanFace } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { ruleTitle, type CellPlan } from "@wide-quilt/core";
+import { numberedShot, ruleTitle, type CellPlan } from "@wide-quilt/core";
 import { address } from "../api/client.ts";
 import { useAppSelector } from "../app/store.ts";
 import { selectPeople } from "../table/faces.ts";
@@ -16,7 +16,7 @@ export function HeadCard({ cell }: { cell: CellPlan }) {
   const words = useWords();
   const [edits, setEdits] = useState<"handles" | "background" | null>(null);
   const id = useAppSelector((state) => state.openJob.id);
-  const report = useAppSelector(selectPeople).find(({ person }) => person.shot === cell.shot);
+  const report = useAppSelector(selectPeople).find(({ person }) => numberedShot(person.shot) === cell.shot);
   const record = useAppSelector((state) => (report?.photo ? state.openJob.photos[report.photo] : undefined));
   const looking = useAppSelector((state) => state.faces.looking);
   if (!report) return null;

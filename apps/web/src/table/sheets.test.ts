@@ -61,7 +61,7 @@ describe("what the table shows", () => {
 
   it("keeps its layout while a photo is moved in its cell, and makes it anew for the ticket", () => {
     const before = selectLayout(state());
-    store.dispatch(held({ do: "shot", shot: 1, change: { scale: 1.4 } }));
+    store.dispatch(held({ do: "shot", shot: "1", change: { scale: 1.4 } }));
     expect(selectLayout(state())).toBe(before);
     expect(selectSheets(state())[0]!.cells[0]!.picture!.placed.width).toBeGreaterThan(mm(48));
     store.dispatch(held(null));

@@ -54,8 +54,8 @@ export function selectTicketJob(state: State): Job | null {
 let laid: { job: Job; photos: State["openJob"]["photos"]; layout: Layout } | null = null;
 
 /**
- * Where the ticket alone would put the cells. It stays the same while photos are moved in their cells: of the shots
- * only those decide a layout that say which photo a cell of its own proportion shows.
+ * Where the ticket alone would put the cells. It stays the same while photos are moved in their cells: what
+ * was set by hand decides a layout only where photos come by themselves: which they are, and in whose place they stand.
  */
 export function selectLayout(state: State): Layout | undefined {
   const job = selectJob(state);
@@ -70,7 +70,7 @@ export function selectLayout(state: State): Layout | undefined {
     laid.job.style === job.style &&
     laid.job.worn === job.worn &&
     laid.photos === photos &&
-    (laid.job.shots === job.shots || !kindOf(job).followsStash(job));
+    ((laid.job.shots === job.shots && laid.job.cells === job.cells) || !kindOf(job).followsStash(job));
   if (!same) laid = { job, photos, layout: layOut(job, photos) };
   return laid!.layout;
 }
@@ -166,8 +166,7 @@ export const selectEmpty = createSelector([selectSheets], (sheets) =>
 /** The photos of the stash that are picked, in the order they are shown in. */
 export const selectPicked = createSelector(
   [selectStash, (state: State) => state.openJob.job?.pick, selectPhotos],
-  (stash, pick, photos) =>
-    stash && pick ? pickedPhotos({ stash, pick }, photos).map(({ photo }) => photo) : [],
+  (stash, pick, photos) => (stash && pick ? pickedPhotos({ stash, pick }, photos) : []),
 );
 
 /** Where each photo is shown. */

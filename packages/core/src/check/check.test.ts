@@ -49,12 +49,12 @@ describe("check", () => {
     ]);
     // Shot 9 would show the ninth photo, and there is one.
     const cells = ["1", "2", "3", "4", "5", "6", "7", "8"];
-    const emptied = applyEdit(job("good"), { do: "share shot", cells, shot: 9 });
+    const emptied = applyEdit(job("good"), { do: "share shot", cells, shot: "9" });
     expect(mended(emptied, "empty-cell")).toEqual([]);
   });
 
   it("finds a photo whose file is gone", () => {
-    expect(rules(applyEdit(job("good"), { do: "shot", shot: 1, change: { photo: "gone" } }))).toEqual([
+    expect(rules(applyEdit(job("good"), { do: "shot", shot: "1", change: { photo: "gone" } }))).toEqual([
       "missing-photo",
       // The one that was in all cells is in none of them any more.
       "photo-on-no-sheet",
@@ -127,7 +127,7 @@ describe("check", () => {
   it("finds photos under 200 ppi and those that are enlarged", () => {
     // 300 px on 35 mm are 217.7 ppi; 380 px on 45 mm are 214.5: enlarged. At twice the size 109 ppi: soft.
     expect(rules(job("small"))).toEqual(["upscaled"]);
-    const twice = applyEdit(job("small"), { do: "shot", shot: 1, change: { scale: 2 } });
+    const twice = applyEdit(job("small"), { do: "shot", shot: "1", change: { scale: 2 } });
     expect(rules(twice)).toEqual(["low-ppi", "crop-loss"]);
     expect(mended(twice, "low-ppi")).toEqual(["upscaled"]);
     // 350 px on 35 mm are 254 ppi; the mend writes at 250
@@ -224,19 +224,21 @@ describe("check", () => {
       toCheck(check(of, more, arrange(of, more))).filter(({ rule }) => rule === "crop-loss");
     expect(found(proofs)).toHaveLength(1);
     expect(found(proofs)[0]).toMatchObject({
-      cells: ["1", "2", "3", "4"],
+      cells: ["1.1", "1.2", "1.3", "1.4"],
       mend: { label: "Turn photos where it helps" },
     });
     expect(found(applyEdit(proofs, found(proofs)[0]!.mend!.edit))).toEqual([]);
   });
 
   it("finds pieces that lie on none of the papers", () => {
-    const pieces = [{ shot: 1, width: mm(400), height: mm(20), quantity: 3, mayTurn: true, photo: null }];
+    const pieces = [
+      { shot: 1, width: mm(400), height: mm(20), quantity: 3, mayTurn: true, photo: null, order: 1 },
+    ];
     const mixed = applyEdit(everything("mixed"), { do: "ticket", change: { pieces } });
     expect(findings(mixed)[0]).toMatchObject({ rule: "nothing-fits" });
     const some = [
       ...pieces,
-      { shot: 2, width: mm(40), height: mm(50), quantity: 1, mayTurn: true, photo: null },
+      { shot: 2, width: mm(40), height: mm(50), quantity: 1, mayTurn: true, photo: null, order: 1 },
     ];
     const rest = applyEdit(mixed, { do: "ticket", change: { pieces: some } });
     expect(findings(rest)[0]!.sentence).toMatch(/^3 pieces fit on none of the papers/);

@@ -7,6 +7,7 @@ import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
+import { lost } from "./rules/lost.ts";
 import { mostPieces } from "./rules/mostPieces.ts";
 import { notOnSheet } from "./rules/notOnSheet.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
@@ -25,6 +26,7 @@ const RULES: readonly Rule[] = [
   sheetPixels,
   emptyCells,
   notOnSheet,
+  lost,
   faces,
   paperEdge,
   resolution,

@@ -15,8 +15,14 @@ export interface Finding {
   sentence: string;
   /** Keys of the cells it is about; empty when it is about the sheet. */
   cells: string[];
-  /** One step that mends it, where there is one. */
-  mend?: { label: string; edit: JobEdit };
+  /** One step that mends it, where there is one, and another way where there are two. */
+  mend?: Mend;
+  orElse?: Mend;
+}
+
+export interface Mend {
+  label: string;
+  edit: JobEdit;
 }
 
 /** What a rule looks at. */

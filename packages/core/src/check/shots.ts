@@ -1,11 +1,11 @@
 import type { Picture } from "../crop/index.ts";
-import type { PhotoId } from "../job/index.ts";
+import type { PhotoId, ShotName } from "../job/index.ts";
 import type { CellPlan } from "../plan/index.ts";
 import type { Inspection } from "./finding.ts";
 
 /** The cells of one shot that have a picture. They show it in the same way, as far as their sizes are the same. */
 export interface ShownShot {
-  shot: number;
+  shot: ShotName;
   photo: PhotoId;
   /** The photo's file name. */
   name: string;
@@ -15,7 +15,7 @@ export interface ShownShot {
 
 /** Every shot that is seen on the sheets, in the order of its first cell. */
 export function shownShots({ job, sheets }: Inspection): ShownShot[] {
-  const shots = new Map<number, ShownShot>();
+  const shots = new Map<ShotName, ShownShot>();
   for (const cell of sheets.flatMap((sheet) => sheet.cells)) {
     if (!cell.picture || cell.photo === null) continue;
     const known = shots.get(cell.shot);

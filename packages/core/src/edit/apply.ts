@@ -15,6 +15,8 @@ import {
   unplaceCells,
 } from "./cells.ts";
 import { addPhotos, markPhotos, movePhoto, relinkPhoto, removePhoto, tagPhotos } from "./photos.ts";
+import { forgetLost, handOn } from "./lost.ts";
+import { renewed } from "./renew.ts";
 import type { JobEdit } from "./schema.ts";
 import { styleAll, styleCells, unstyle } from "./style.ts";
 import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
@@ -58,7 +60,7 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
     case "texts":
       return { ...job, texts: changed(job.texts, edit.texts) };
     case "pick":
-      return { ...job, pick: { ...job.pick, ...edit.change } };
+      return renewed({ ...job, pick: { ...job.pick, ...edit.change } });
     case "mark photos":
       return markPhotos(job, edit.photos, () => edit.change);
     case "tag photos":
@@ -99,12 +101,16 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return addCells(job, edit.cells);
     case "remove cells":
       return removeCells(job, edit.cells);
+    case "hand on":
+      return handOn(job, edit.from, edit.to);
+    case "forget lost":
+      return forgetLost(job, edit);
     case "bring back":
       return bringBack(job);
     case "add sheet":
       return addSheet(job, edit.after, edit.sheets);
     case "remove sheet":
-      return removeSheet(job, edit.sheet);
+      return removeSheet(job, edit.sheet, edit.on);
     case "order sheets":
       return orderSheets(job, edit.sheets);
   }

@@ -1,25 +1,34 @@
 import {
+  addedCell,
+  addedSheet,
   COMPUTED_SHOT,
+  isAddedCell,
   isAddedSheet,
-  shotByNumber,
+  numberedSheet,
+  numberedShot,
+  photoNumber,
+  shotNamed,
+  shotNumber,
   type Aside,
   type CellByHand,
+  type CellName,
   type Job,
   type PhotoId,
   type Place,
   type Shot,
+  type ShotName,
   type Sits,
 } from "../job/index.ts";
-import { kindNamed, layOut, type Kind } from "../kinds/index.ts";
+import { kindNamed, layOut, photoFlow, type Kind } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
 import type { SheetPlan } from "../plan/index.ts";
-import { isOwn } from "./cells.ts";
 
 /** A cell as it stands on its sheet, and how it shows its photo. */
 export interface Stands {
-  cell: string;
+  cell: CellName;
   place: Place;
-  shot: number;
+  /** What it shares with the cells that show the same. */
+  shot: ShotName;
   photo: PhotoId | null;
   sits: Sits;
 }
@@ -37,7 +46,7 @@ export interface Stands {
  */
 export function become(job: Job, kind: Kind, stands?: readonly Stands[]): Job {
   if (kind === job.ticket.kind) return job;
-  const along = Object.entries(job.cells).filter(([key, cell]) => isOwn(key) && !cell.kept);
+  const along = Object.entries(job.cells).filter(([key, cell]) => isAddedCell(key) && !cell.kept);
   const left: Aside = {
     ticket: job.ticket,
     cells: Object.fromEntries(
@@ -63,12 +72,12 @@ function fresh(job: Job, kind: Kind, stands: readonly Stands[] | undefined): Job
 /** Where the cells of planned sheets stand. */
 export const standsOf = (sheets: readonly SheetPlan[]): Stands[] =>
   sheets.flatMap(({ id, cells }) =>
-    cells.map(({ key, shot, finished, angle, turn: piece, photo, sits, locked }, order): Stands => {
+    cells.map(({ key, slot, finished, angle, turn: piece, photo, sits, locked }, order): Stands => {
       const { fit, scale, centre, level } = sits;
       // Free knows no pieces that are turned as a whole: the photo is turned in its cell instead.
       const turn = piece === 0 ? sits.turn : turned(sits.turn === "suit" ? 0 : sits.turn, piece);
       const place = { ...PLACED, ...finished, sheet: id, angle, order: Math.min(order, MOST_ORDER), locked };
-      return { cell: key, place, shot, photo, sits: { fit, scale, centre, turn, level } };
+      return { cell: key, place, shot: slot, photo, sits: { fit, scale, centre, turn, level } };
     }),
   );
 
@@ -80,14 +89,18 @@ const MOST_ORDER = 9999;
 /** Every cell as one put by hand, on sheets of its own order. */
 function standing(bare: Job, job: Job, stands: readonly Stands[]): Job {
   const names = [...new Set(stands.map(({ place }) => place.sheet))];
-  const sheets = new Map(names.map((name, i) => [name, i === 0 ? "1" : `a${i}`]));
-  const here = stands.filter(({ cell }) => !isOwn(cell) || job.cells[cell]?.kept);
-  const cells = here.map(({ cell, place, shot }, i): [string, CellByHand] => {
+  const sheets = new Map(names.map((name, i) => [name, i === 0 ? numberedSheet(1) : addedSheet(i)]));
+  const here = stands.filter(({ cell }) => !isAddedCell(cell) || job.cells[cell]?.kept);
+  // Free knows numbered shots alone.
+  const slots = new Map(
+    [...new Set(here.map(({ shot }) => shot))].map((slot, i) => [slot, numberedShot(i + 1)]),
+  );
+  const cells = here.map(({ cell, place, shot }, i): [CellName, CellByHand] => {
     const { style } = job.cells[cell] ?? {};
     const where = { ...place, sheet: sheets.get(place.sheet)! };
-    return [`o${i + 1}`, { shot, place: where, kept: true, ...(style && { style }) }];
+    return [addedCell(i + 1), { shot: slots.get(shot)!, place: where, kept: true, ...(style && { style }) }];
   });
-  const shots = here.map(({ shot, photo, sits }): [string, Shot] => [String(shot), { ...sits, photo }]);
+  const shots = here.map(({ shot, photo, sits }): [ShotName, Shot] => [slots.get(shot)!, { ...sits, photo }]);
   const order = names.length > 1 ? [...sheets.values()] : [];
   return {
     ...bare,
@@ -98,46 +111,51 @@ function standing(bare: Job, job: Job, stands: readonly Stands[]): Job {
 }
 
 /** Where cells stand by the layout alone. */
-const computed = (job: Job): Stands[] =>
-  layOut(job, {}).sheets.flatMap(({ cells }, index) =>
-    cells.flatMap(({ key, shot, finished, photo }): Stands[] => {
-      const own = job.cells[key];
+const computed = (job: Job): Stands[] => {
+  const flow = photoFlow(job);
+  return layOut(job, {}).sheets.flatMap(({ name, cells }) =>
+    cells.flatMap((cell): Stands[] => {
+      const own = job.cells[cell.key];
       if (own?.gone) return [];
-      const place = { ...PLACED, sheet: String(index + 1), ...finished };
-      const number = own?.shot ?? shot;
-      const { photo: put, ...sits } = shotByNumber(job, number, COMPUTED_SHOT);
-      return [{ cell: key, place: own?.place ?? place, shot: number, photo: put ?? photo, sits }];
+      const { slot, shot, photo } = own?.shot === undefined ? cell : flow.at(own.shot);
+      const place = { ...PLACED, sheet: name, ...cell.finished };
+      const { photo: _put, ...sits } = shotNamed(job, shot, COMPUTED_SHOT);
+      return [{ cell: cell.key, place: own?.place ?? place, shot: slot, photo, sits }];
     }),
   );
+};
 
 const PLACED = { angle: 0, order: 0, locked: false, proportion: false, x: um(0), y: um(0) };
 
-/** The job with cells that come along: under names and shot numbers that nothing else there has, on their sheets. */
-function withCells(next: Job, from: Job, along: readonly [string, CellByHand][]): Job {
+/** The job with cells that come along: under names and shots that nothing else there has, on their sheets. */
+function withCells(next: Job, from: Job, along: readonly [CellName, CellByHand][]): Job {
   if (along.length === 0) return next;
   const cells = { ...next.cells };
   const shots = { ...next.shots };
-  const taken = new Set([
-    ...Object.keys(shots).map(Number),
-    ...layOut(next, {}).sheets.flatMap((sheet) => sheet.cells.map(({ shot }) => shot)),
+  const taken = new Set<ShotName>([
+    ...Object.keys(shots),
+    ...layOut(next, {}).sheets.flatMap((sheet) => sheet.cells.map(({ slot }) => slot)),
     ...Object.values(cells).flatMap(({ shot }) => shot ?? []),
   ]);
-  const numbers = new Map<number, number>();
-  const numbered = (shot: number): number => {
-    const known = numbers.get(shot);
+  const renamed = new Map<ShotName, ShotName>();
+  const free = (shot: ShotName): ShotName => {
+    // A photo that comes by itself is named the same everywhere.
+    if (photoNumber(shot) !== null) return shot;
+    const known = renamed.get(shot);
     if (known !== undefined) return known;
-    let number = shot;
-    while (taken.has(number)) number++;
-    taken.add(number);
-    numbers.set(shot, number);
-    const own = from.shots[String(shot)];
-    if (own) shots[String(number)] = own;
-    return number;
+    let number = shotNumber(shot);
+    while (taken.has(numberedShot(number))) number++;
+    const name = numberedShot(number);
+    taken.add(name);
+    renamed.set(shot, name);
+    const own = from.shots[shot];
+    if (own) shots[name] = own;
+    return name;
   };
   for (const [key, cell] of along) {
     let name = key;
-    for (let i = 1; name in cells; i++) name = `o${i}`;
-    cells[name] = { ...cell, shot: numbered(cell.shot ?? 1) };
+    for (let i = 1; name in cells; i++) name = addedCell(i);
+    cells[name] = { ...cell, shot: free(cell.shot ?? numberedShot(1)) };
   }
   const theirs = new Set(along.flatMap(([, { place }]) => place?.sheet ?? []));
   const added = from.sheets.order.filter(

@@ -42,32 +42,37 @@ describe("applyEdit", () => {
 
   it("forgets a crop with the photo it was made for", () => {
     let job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
-    job = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    job = applyEdit(job, { do: "shot", shot: "1", change: { scale: 2 } });
     expect(applyEdit(job, { do: "put in all", photo: "a" }).shots["1"]!.scale).toBe(2);
     expect(applyEdit(job, { do: "put in all", photo: "b" }).shots["1"]!.scale).toBe(1);
   });
 
   it("takes a removed photo out of its cells", () => {
     const job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a")] });
-    const cropped = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    const cropped = applyEdit(job, { do: "shot", shot: "1", change: { scale: 2 } });
     const without = applyEdit(cropped, { do: "remove photo", photo: "a" });
-    expect([without.stash, without.shots]).toEqual([[], {}]);
+    expect(without.stash).toEqual([]);
+    expect(arrange(without, {})[0]!.cells.every(({ photo: shown }) => shown === null)).toBe(true);
+    // The crop is kept under the photo’s name, told, and there for whoever comes instead.
+    expect(without.shots).toMatchObject({ p1: { photo: null, scale: 2 } });
   });
 
   it("keeps what was set by hand when a photo's file is replaced", () => {
     let job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
-    job = applyEdit(job, { do: "shot", shot: 1, change: { scale: 2 } });
+    job = applyEdit(job, { do: "shot", shot: "1", change: { scale: 2 } });
     const relinked = applyEdit(job, { do: "relink photo", photo: "a", to: photo("c") });
     expect(relinked.stash.map(({ id }) => id)).toEqual(["c", "b"]);
-    expect(relinked.shots["1"]).toMatchObject({ photo: "c", scale: 2 });
-    expect(applyEdit(job, { do: "relink photo", photo: "a", to: photo("b") }).stash).toEqual([photo("b")]);
+    expect(arrange(relinked, {})[0]!.cells[0]).toMatchObject({ photo: "c", sits: { scale: 2 } });
+    expect(applyEdit(job, { do: "relink photo", photo: "a", to: photo("b") }).stash).toEqual([
+      { ...photo("b"), number: 2 },
+    ]);
   });
 
   it("gives a single cell its own shot, once, and takes it back", () => {
     let job = applyEdit(freshJob("copies", "Badges"), { do: "add photos", photos: [photo("a"), photo("b")] });
     job = applyEdit(job, { do: "put in one", cell: "3", photo: "b" });
     job = applyEdit(job, { do: "put in one", cell: "3", photo: "a" });
-    expect(job.cells).toEqual({ "3": { shot: 2 } });
+    expect(job.cells).toEqual({ "3": { shot: "2" } });
     job = applyEdit(job, { do: "back to computed", cell: "3" });
     expect([job.cells, Object.keys(job.shots)]).toEqual([{}, []]);
   });
@@ -81,7 +86,7 @@ describe("applyEdit", () => {
           { do: "put in all", photo: "b" },
           { do: "rename", name: "Open day" },
           { do: "ticket", change: { copies: "fit", gap: mm(3) } },
-          { do: "shot", shot: 1, change: { scale: 3, fit: "free" } },
+          { do: "shot", shot: "1", change: { scale: 3, fit: "free" } },
         ),
         fc
           .integer({ min: 1, max: 9 })
@@ -106,7 +111,7 @@ describe("applyEdit", () => {
 
   it("always makes a job that reads back and can be laid out, whatever is done by hand in whatever kind", () => {
     const length = (most: number) => fc.integer({ min: 3000, max: most }).map(um);
-    const cell = fc.constantFrom("1", "2", "5", "1.1", "2.1", "o1", "o2", "none");
+    const cell = fc.constantFrom("1", "2", "5", "1.1", "2.1", "p1", "p2.2", "o1", "o2");
     const place = fc.record({
       sheet: fc.constantFrom("1", "2", "a1", "7"),
       x: fc.integer({ min: -50_000, max: 300_000 }).map(um),
@@ -130,7 +135,7 @@ describe("applyEdit", () => {
       cell.map((key): JobEdit => ({ do: "back to computed", cell: key })),
       cell.map((key): JobEdit => ({ do: "remove cells", cells: [key] })),
       cell.map((key): JobEdit => ({ do: "unplace", cells: [key] })),
-      cell.map((key): JobEdit => ({ do: "share shot", cells: [key], shot: 2 })),
+      cell.map((key): JobEdit => ({ do: "share shot", cells: [key], shot: "2" })),
       fc
         .tuple(cell, place)
         .map(([key, where]): JobEdit => ({ do: "place", cells: { [key]: { place: where } } })),
@@ -143,7 +148,7 @@ describe("applyEdit", () => {
         { do: "remove sheet", sheet: "a1" },
         { do: "order sheets", sheets: ["a1", "1"] },
         { do: "sheet", change: { lie: "landscape", bleed: mm(3), enlarged: 2 } },
-        { do: "shot", shot: 2, change: { scale: 2 } },
+        { do: "shot", shot: "2", change: { scale: 2 } },
       ),
     );
     const photos = {
@@ -202,7 +207,7 @@ describe("another kind of job, there and back", () => {
       [
         { do: "add photos", photos },
         { do: "put in one", cell: "2", photo: "d" },
-        { do: "shot", shot: 1, change: { scale: 2, fit: "free", centre: { x: 0.3, y: 0.4 } } },
+        { do: "shot", shot: "1", change: { scale: 2, fit: "free", centre: { x: 0.3, y: 0.4 } } },
         { do: "place", cells: { "1": { place } } },
         { do: "style cells", cells: ["2"], change: { border: null } },
         { do: "remove cells", cells: ["3"] },

@@ -11,6 +11,7 @@ export {
   type Change,
   type Patch,
 } from "./patch.ts";
+export { lostIn, type Lost } from "./lost.ts";
 export { readEdit, type EditReading } from "./read.ts";
 export { sayEdit } from "./say.ts";
 export type { JobEdit } from "./schema.ts";

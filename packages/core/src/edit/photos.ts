@@ -1,51 +1,91 @@
-import type { Job, PhotoId, PhotoRef, Shot } from "../job/index.ts";
+import {
+  COMPUTED_SHOT,
+  isByHand,
+  photoNumber,
+  photoShot,
+  type CellByHand,
+  type Job,
+  type NewPhoto,
+  type PhotoId,
+  type PhotoRef,
+} from "../job/index.ts";
 import { kindOf } from "../kinds/index.ts";
 import type { PhotoMarks } from "../stash/index.ts";
+import { withoutShown } from "./exchange.ts";
+import { renewed } from "./renew.ts";
 
-/** Adds photos at the end, each once. Cells that have no photo of their own show them in order. */
-export function addPhotos(job: Job, photos: readonly PhotoRef[]): Job {
+/** Adds photos at the end, each once and with a number of its own. Where photos come by themselves they come too. */
+export function addPhotos(job: Job, photos: readonly NewPhoto[]): Job {
   const known = new Set(job.stash.map((photo) => photo.id));
-  const added = photos.filter(({ id }) => !known.has(id) && known.add(id));
-  if (added.length === 0) return job;
-  return renewed({ ...job, stash: [...job.stash, ...added], ticket: kindOf(job).withPhotos(job, added) });
+  const fresh = photos.filter(({ id }) => !known.has(id) && known.add(id));
+  if (fresh.length === 0) return job;
+  const added = fresh.map((photo, i): PhotoRef => ({ ...photo, number: job.numbered + 1 + i }));
+  return renewed({
+    ...job,
+    stash: [...job.stash, ...added],
+    numbered: job.numbered + added.length,
+    ticket: kindOf(job).withPhotos(job, added),
+  });
 }
 
-/** Takes a photo out of the stash and out of every cell that shows it. */
+/**
+ * Takes a photo out of the stash and out of every cell that shows it. What was set by hand for the photo is kept under its
+ * name, for the check to tell of and to hand on.
+ */
 export function removePhoto(job: Job, photo: PhotoId): Job {
-  const at = job.stash.findIndex(({ id }) => id === photo);
-  const stash = job.stash.filter(({ id }) => id !== photo);
-  const ticket = kindOf(job).withoutPhoto(job, photo, null);
-  const own = shotsWhere(job, (shot) => shot.photo !== photo);
-  if (at === -1 || !kindOf(job).followsStash(job))
-    return renewed({ ...without(job, photo), stash, ticket, shots: own });
-  // The cell goes with its photo, and what was set by hand on later ones moves up with them.
-  const numbers = new Map(job.stash.map((_, i) => [i + 1, i < at ? i + 1 : i === at ? null : i]));
-  return renewed(renumbered({ ...without(job, photo), stash, ticket, shots: own }, numbers));
+  const ref = job.stash.find(({ id }) => id === photo);
+  if (!ref) return job;
+  const shots = Object.fromEntries(
+    Object.entries(withoutShown(job, ref)).flatMap(([name, shot]) => {
+      if (name === photoShot(ref.number)) return isByHand(shot) ? [[name, shot]] : [];
+      if (shot.photo !== photo) return [[name, shot]];
+      // In the place of another photo nothing is left but that photo; a numbered shot was of the photo alone.
+      return photoNumber(name) === null ? [] : [[name, { photo: null, ...COMPUTED_SHOT }]];
+    }),
+  );
+  const cells = Object.fromEntries(
+    Object.entries(job.cells).flatMap(([name, cell]): [string, CellByHand][] => {
+      if (photoNumber(name) !== ref.number) return [[name, cell]];
+      const { gone: _gone, ...own } = cell;
+      return own.place || own.style ? [[name, own]] : [];
+    }),
+  );
+  return renewed({
+    ...without(job, photo),
+    stash: job.stash.filter((one) => one !== ref),
+    ticket: kindOf(job).withoutPhoto(job, photo, null),
+    shots,
+    cells,
+  });
 }
 
 export function movePhoto(job: Job, photo: PhotoId, to: number): Job {
   const at = job.stash.findIndex(({ id }) => id === photo);
   if (at === -1) return job;
-  const order = job.stash.map((_, i) => i).filter((i) => i !== at);
-  order.splice(to, 0, at);
-  const moved = { ...job, stash: order.map((i) => job.stash[i]!) };
-  if (!kindOf(job).followsStash(job)) return renewed(moved);
-  return renewed(renumbered(moved, new Map(order.map((old, i) => [old + 1, i + 1]))));
+  return renewed({ ...job, stash: job.stash.toSpliced(at, 1).toSpliced(to, 0, job.stash[at]!) });
 }
 
-/** Puts another file in a photo's place, in the stash and in every cell. */
-export function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
-  const already = job.stash.some(({ id }) => id === to.id && id !== photo);
-  const stash = already
-    ? job.stash.filter(({ id }) => id !== photo)
-    : job.stash.map((known) => (known.id === photo ? { ...known, ...to } : known));
+/** Puts another file in a photo’s place, in the stash and in every cell: the photo keeps its number, and what is named so. */
+export function relinkPhoto(job: Job, photo: PhotoId, to: NewPhoto): Job {
+  if (photo !== to.id && job.stash.some(({ id }) => id === to.id)) {
+    // Both are one photo from now on; the other’s own place and crop stay as they are.
+    const removed = removePhoto(job, photo);
+    const shots = Object.fromEntries(
+      Object.entries(job.shots)
+        .filter(([name, shot]) => shot.photo === photo && photoNumber(name) === null)
+        .map(([name, shot]) => [name, { ...shot, photo: to.id }]),
+    );
+    const next = { ...removed, shots: { ...removed.shots, ...shots } };
+    return { ...next, ticket: kindOf(job).withoutPhoto(job, photo, known(job, to)) };
+  }
+  const stash = job.stash.map((one) => (one.id === photo ? { ...one, ...to } : one));
   const shots = Object.fromEntries(
-    Object.entries(job.shots).map(([number, shot]) => [
-      number,
+    Object.entries(job.shots).map(([name, shot]) => [
+      name,
       shot.photo === photo ? { ...shot, photo: to.id } : shot,
     ]),
   );
-  const ticket = kindOf(job).withoutPhoto(job, photo, to);
+  const ticket = kindOf(job).withoutPhoto(job, photo, known({ stash }, to));
   // What a list says is of the picture, not of its file; so is where it lies behind others.
   const list = photo in job.list ? { ...job.list, [to.id]: job.list[photo]! } : job.list;
   const graphics = Object.fromEntries(
@@ -58,6 +98,9 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: PhotoRef): Job {
   );
   return renewed({ ...without({ ...job, list }, photo), stash, shots, ticket, graphics });
 }
+
+const known = ({ stash }: Pick<Job, "stash">, photo: NewPhoto): PhotoRef =>
+  stash.find(({ id }) => id === photo.id) ?? { ...photo, number: 1 };
 
 /** Says something of photos: their ratings, tags, folders. */
 export function markPhotos(
@@ -87,33 +130,4 @@ function without(job: Job, photo: PhotoId): Job {
     Object.entries(job.graphics).filter(([, { of }]) => of.kind !== "photo" || of.photo !== photo),
   );
   return { ...job, faces, backdrops, list, graphics };
-}
-
-/** An arrangement of other photos than these is looked for anew. */
-function renewed(job: Job): Job {
-  const { ticket } = job;
-  return ticket.kind === "collage" && ticket.arrangement !== null
-    ? { ...job, ticket: { ...ticket, arrangement: null } }
-    : job;
-}
-
-const shotsWhere = (job: Job, keeps: (shot: Shot) => boolean): Job["shots"] =>
-  Object.fromEntries(Object.entries(job.shots).filter(([, shot]) => keeps(shot)));
-
-/** Shots and the cells of their number under other numbers; those that have none any more go. */
-function renumbered(job: Job, numbers: ReadonlyMap<number, number | null>): Job {
-  // Further cells of a photo have its number before theirs: “3-2”.
-  const to = (key: string): string | null => {
-    const [number, ...rest] = key.split("-");
-    const next = numbers.get(Number(number));
-    return next === undefined ? key : next === null ? null : [next, ...rest].join("-");
-  };
-  const moved = <T>(entries: Record<string, T>): Record<string, T> =>
-    Object.fromEntries(
-      Object.entries(entries).flatMap(([number, value]): [string, T][] => {
-        const next = to(number);
-        return next === null ? [] : [[next, value]];
-      }),
-    );
-  return { ...job, shots: moved(job.shots), cells: moved(job.cells) };
 }

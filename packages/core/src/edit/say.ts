@@ -83,6 +83,8 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   "tag photos": "tags",
   list: "the list of photos",
   unplace: "back to the layout",
+  "hand on": "what was set for a photo",
+  "forget lost": "forgetting what was set",
   "bring back": "bringing cells back",
   "add sheet": "adding a sheet",
   "remove sheet": "removing a sheet",

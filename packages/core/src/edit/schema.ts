@@ -12,27 +12,35 @@ import {
   shotSchema,
 } from "../job/schema.ts";
 import { LIMITS } from "../job/limits.ts";
-import { sheetId } from "../job/parts.ts";
+import { cellName, sheetName, shotName } from "../job/parts.ts";
 import { graphicSchema } from "../graphics/schema.ts";
-import { photoMarksSchema, photoRefSchema, pickSchema } from "../stash/schema.ts";
+import { newPhotoSchema, photoMarksSchema, photoRefSchema, pickSchema } from "../stash/schema.ts";
 import { printerSchema } from "../printer/schema.ts";
 import { pressSchema } from "../press/schema.ts";
 import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../style/schema.ts";
 import { textBoxSchema } from "../words/schema.ts";
 
-const photoRef = photoRefSchema;
+const photoRef = newPhotoSchema;
 const photo = photoRef.shape.id;
+const photoNumber = photoRefSchema.shape.number;
 const photoIds = z.array(photo).min(1).max(LIMITS.stash);
-const cell = z.string().min(1).max(40);
-const cells = z.array(cell).min(1).max(LIMITS.pieces);
+const cell = cellName;
+const cells = z.array(cell).min(1).max(LIMITS.copies.most);
 const kind = z.enum(ticketSchema.options.map(({ shape }) => shape.kind.value));
 
 const stands = z.strictObject({
   cell,
   place: placeSchema,
-  shot: z.int().min(1).max(9999),
+  shot: shotName,
   photo: photo.nullable(),
   sits: shotSchema.omit({ photo: true }),
+});
+
+/** Things of a job that were set by hand, by their names. */
+export const lostSchema = z.strictObject({
+  shots: z.array(shotName).max(LIMITS.copies.most),
+  cells: z.array(cell).max(LIMITS.copies.most),
+  items: z.array(itemId).max(LIMITS.graphics + LIMITS.texts),
 });
 
 /**
@@ -93,12 +101,12 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   /** Another file for a photo whose own is missing or was corrected; everything set by hand stays. */
   z.strictObject({ do: z.literal("relink photo"), photo, to: photoRef }),
   /** Sets how the cells of one shot show their photo. */
-  z.strictObject({ do: z.literal("shot"), shot: z.int().min(1).max(9999), change: shotSchema.partial() }),
+  z.strictObject({ do: z.literal("shot"), shot: shotName, change: shotSchema.partial() }),
   /** Puts one photo in every cell and forgets what single cells had of their own. */
   z.strictObject({ do: z.literal("put in all"), photo }),
   z.strictObject({ do: z.literal("put in one"), cell, photo }),
   /** Cells that from now on share a photo. */
-  z.strictObject({ do: z.literal("share shot"), cells, shot: z.int().min(1).max(9999) }),
+  z.strictObject({ do: z.literal("share shot"), cells, shot: shotName }),
   /** Lets every photo lie on its side where that shows more of it. */
   z.strictObject({ do: z.literal("turn to suit") }),
   /** Gives the photo of one cell, and how it sits, back to what the layout would put there. */
@@ -122,12 +130,17 @@ export const jobEditSchema = z.discriminatedUnion("do", [
       .max(LIMITS.pieces),
   }),
   z.strictObject({ do: z.literal("remove cells"), cells }),
+  /** Gives what was set by hand for a photo that is no longer here to another one. */
+  z.strictObject({ do: z.literal("hand on"), from: photoNumber, to: photoNumber }),
+  /** Takes away what was set by hand for things that are no longer here: photos, places, sheets. */
+  z.strictObject({ do: z.literal("forget lost"), ...lostSchema.shape }),
   /** Brings every computed cell and sheet back that was taken out. */
   z.strictObject({ do: z.literal("bring back") }),
-  z.strictObject({ do: z.literal("add sheet"), after: sheetId.nullable(), sheets: z.array(sheetId) }),
-  z.strictObject({ do: z.literal("remove sheet"), sheet: sheetId }),
+  z.strictObject({ do: z.literal("add sheet"), after: sheetName.nullable(), sheets: z.array(sheetName) }),
+  /** `on`: the cells that lie on it, where that depends on the photos’ records. */
+  z.strictObject({ do: z.literal("remove sheet"), sheet: sheetName, on: cells.optional() }),
   /** The sheets in another order. */
-  z.strictObject({ do: z.literal("order sheets"), sheets: z.array(sheetId).max(LIMITS.sheets) }),
+  z.strictObject({ do: z.literal("order sheets"), sheets: z.array(sheetName).max(LIMITS.sheets) }),
 ]);
 
 export type JobEdit = z.infer<typeof jobEditSchema>;

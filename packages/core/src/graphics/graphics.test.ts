@@ -124,6 +124,6 @@ describe("a graphic that takes the size of what it lies on", () => {
 
   it("is nothing while its photo is missing", () =>
     expect(
-      coverWith(graphic({ role: "backing", of: { kind: "photo", photo: "x" } }), ground(box), none),
+      coverWith(graphic({ role: "backing", of: { kind: "photo", photo: "x", order: 1 } }), ground(box), none),
     ).toEqual([]));
 });

@@ -36,8 +36,8 @@ function pictureOf(
 ): (Pick<PictureInk, "of"> & { proportion: number }) | null {
   if (of.kind === "words") return null;
   if (of.kind === "file") return { of: { kind: of.kind, id: of.file }, proportion: of.proportion };
-  const proportion = proportions(of.photo);
-  return proportion === null ? null : { of: { kind: of.kind, id: of.photo }, proportion };
+  const proportion = of.photo === null ? null : proportions(of.photo);
+  return proportion === null ? null : { of: { kind: of.kind, id: of.photo! }, proportion };
 }
 
 /** The largest size inside a box, or the least that covers it. */

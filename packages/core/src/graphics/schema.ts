@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { LIMITS } from "../job/limits.ts";
-import { colour, length, name, photoId, sheetId } from "../job/parts.ts";
+import { colour, length, name, photoId, sheetName } from "../job/parts.ts";
 import { fontId } from "../words/fonts.ts";
 import { template } from "../words/schema.ts";
 
@@ -31,7 +31,11 @@ export const graphicSchema = z.strictObject({
     .describe("Once on the sheet, over every photo, behind all cells, or across every photo"),
   of: z.discriminatedUnion("kind", [
     graphicFile,
-    z.strictObject({ kind: z.literal("photo"), photo: photoId }),
+    z.strictObject({
+      kind: z.literal("photo"),
+      photo: photoId.nullable().describe("The photo; null for the one at its place among those of the job"),
+      order: z.int().min(1).max(LIMITS.stash).describe("That place, from 1"),
+    }),
     z.strictObject({ kind: z.literal("words"), text: template, font: fontId, colour }),
   ]),
   width: length(LIMITS.graphic, "Width on paper of a stamp or a watermark"),
@@ -45,7 +49,7 @@ export const graphicSchema = z.strictObject({
     .describe("How an overlay or a backing takes the size of its cell or sheet"),
   opacity: z.number().min(0).max(1),
   blend: z.enum(["normal", "multiply"]),
-  sheet: sheetId.nullable().describe("The sheet a stamp or a backing is on; null for every sheet"),
+  sheet: sheetName.nullable().describe("The sheet a stamp or a backing is on; null for every sheet"),
 });
 
 export type Graphic = z.infer<typeof graphicSchema>;

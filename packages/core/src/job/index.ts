@@ -12,7 +12,7 @@ export {
   type Shot,
   type Turn,
 } from "./schema.ts";
-export { COMPUTED_SHOT, isByHand, shotByNumber, type Sits } from "./shots.ts";
+export { COMPUTED_SHOT, isByHand, shotNamed, type Sits } from "./shots.ts";
 export {
   jobJsonSchema,
   readJob,
@@ -21,5 +21,25 @@ export {
   type JobReading,
   type StyleReading,
 } from "./read.ts";
-export { isAddedSheet, sheetOrder } from "./sheetOrder.ts";
-export type { PhotoRef } from "../stash/schema.ts";
+export {
+  addedCell,
+  addedSheet,
+  copyCell,
+  countedCell,
+  isAddedCell,
+  isAddedSheet,
+  numberedSheet,
+  numberedShot,
+  photoCell,
+  photoNumber,
+  photoSheet,
+  photoShot,
+  placeCell,
+  placeNumber,
+  shotNumber,
+  type CellName,
+  type SheetName,
+  type ShotName,
+} from "./names.ts";
+export { sheetOrder } from "./sheetOrder.ts";
+export type { NewPhoto, PhotoRef } from "../stash/schema.ts";

@@ -72,7 +72,15 @@ describe("readJob", () => {
 
   it("refuses ten thousand pieces in one job, and says what to do", () => {
     const job = freshJob("mixed", "Much");
-    const line = { shot: 1, width: 50_000, height: 50_000, quantity: 1000, mayTurn: true, photo: null };
+    const line = {
+      shot: 1,
+      width: 50_000,
+      height: 50_000,
+      quantity: 1000,
+      mayTurn: true,
+      photo: null,
+      order: 1,
+    };
     const much = { ...job, ticket: { ...job.ticket, pieces: Array.from({ length: 10 }, () => line) } };
     const reading = readJob(JSON.parse(JSON.stringify(much)));
     expect(reading).toMatchObject({

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Um } from "../length/index.ts";
+import { NAME_PATTERNS, type SheetName, type ShotName } from "./names.ts";
 import { LIMITS, type LengthRange } from "./limits.ts";
 
 // Compiled checks need eval, which the pages' content security policy rightly forbids.
@@ -80,5 +81,14 @@ export const cuts = z
   .enum(["straight", "any"])
   .describe("“straight” when a trimmer has to free every piece by edge-to-edge cuts");
 
-/** A computed sheet by its number, an added one as a1, a2 … */
-export const sheetId = z.string().regex(/^a?[1-9]\d{0,4}$/, "must be a sheet such as 1 or a1");
+/** Names of sheets, cells and shots; see `names.ts`. */
+export const sheetName = z
+  .string()
+  .regex(NAME_PATTERNS.sheet, "must be a sheet such as 1, a1 or p7") as unknown as z.ZodType<
+  SheetName,
+  SheetName
+>;
+export const cellName = z.string().regex(NAME_PATTERNS.cell, "must be a cell such as 1, 2.5, p7 or o3");
+export const shotName = z
+  .string()
+  .regex(NAME_PATTERNS.shot, "must be a shot such as 1 or p7") as unknown as z.ZodType<ShotName, ShotName>;

@@ -10,10 +10,10 @@ import { faceSchema } from "../portrait/face.ts";
 import { photoRefSchema, pickSchema } from "../stash/schema.ts";
 import { styleChangeSchema, styleSchema, wornSchema } from "../style/schema.ts";
 import { textBoxSchema } from "../words/schema.ts";
-import { colour, edges, length, name, paper, photoId, sheetId, shotNumber, size } from "./parts.ts";
+import { cellName, colour, edges, length, name, paper, photoId, sheetName, shotName, size } from "./parts.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 6;
+export const JOB_VERSION = 7;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -58,7 +58,7 @@ export const finishSchema = z.strictObject({
 
 /** How a photo sits in the cells of one shot. */
 export const shotSchema = z.strictObject({
-  photo: photoId.nullable().describe("The photo; null for the one that the layout puts there"),
+  photo: photoId.nullable().describe("The photo that was put there; null for the one that comes by itself"),
   fit: z.enum(["fill", "whole", "free"]),
   scale: z
     .number()
@@ -80,7 +80,7 @@ export const shotSchema = z.strictObject({
 
 /** Where a cell was put by hand. */
 export const placeSchema = z.strictObject({
-  sheet: sheetId,
+  sheet: sheetName,
   x: length(LIMITS.away, "From the paper’s left edge"),
   y: length(LIMITS.away, "From the paper’s upper edge"),
   width: length(LIMITS.piece, "Finished width as it lies"),
@@ -92,9 +92,16 @@ export const placeSchema = z.strictObject({
 });
 
 export const cellSchema = z.strictObject({
-  shot: shotNumber.optional(),
+  shot: shotName.optional().describe("Whose photo it shows, where that is another than it was computed with"),
   place: placeSchema.optional(),
-  gone: z.literal(true).optional().describe("A computed cell that was taken out"),
+  gone: z
+    .literal(true)
+    .optional()
+    .describe("A computed cell that was taken out; of a photo that comes by itself, that it does not"),
+  asks: z
+    .literal(true)
+    .optional()
+    .describe("Added by hand for the photo of its shot’s number, until one is put in"),
   style: styleChangeSchema.optional().describe("What it wears by hand, whatever the others wear"),
   kept: z
     .literal(true)
@@ -102,11 +109,14 @@ export const cellSchema = z.strictObject({
     .describe("Came from the layout of another kind when the job became Free, and stays with Free"),
 });
 
-const shotsSchema = z.record(z.string().regex(/^[1-9]\d{0,3}$/), shotSchema);
-const cellsSchema = z.record(z.string().min(1).max(40), cellSchema);
+const shotsSchema = z.record(shotName as unknown as z.ZodString, shotSchema);
+const cellsSchema = z.record(cellName, cellSchema);
 const sheetsSchema = z.strictObject({
-  order: z.array(sheetId).max(LIMITS.sheets),
-  gone: z.array(sheetId).max(LIMITS.sheets),
+  order: z.array(sheetName).max(LIMITS.sheets),
+  gone: z
+    .array(sheetName)
+    .max(LIMITS.sheets)
+    .describe("Computed ones that were taken out, where sheets do not follow the photos"),
 });
 
 /** The name of a graphic or a box of words inside its job. */
@@ -122,7 +132,15 @@ export const jobSchema = z
     sheet: sheetSchema,
     finish: finishSchema,
     press: pressSchema.describe("How the sheets leave the program"),
-    stash: z.array(photoRefSchema).max(LIMITS.stash).describe("The photos of the job, in their order"),
+    stash: z
+      .array(photoRefSchema)
+      .max(LIMITS.stash)
+      .refine(
+        (stash) => new Set(stash.map(({ number }) => number)).size === stash.length,
+        "must give every photo a number of its own",
+      )
+      .describe("The photos of the job, in their order"),
+    numbered: z.int().min(0).max(999_999).describe("The last number that was given to a photo"),
     pick: pickSchema.describe("Which photos of the stash are shown, and in which order"),
     list: z
       .record(photoId, z.record(z.string().min(1).max(80), z.string().max(1000)))
@@ -133,7 +151,7 @@ export const jobSchema = z
     graphics: z.record(itemId, graphicSchema).describe("By name: stamps, overlays, backings and watermarks"),
     texts: z.record(itemId, textBoxSchema).describe("By name: boxes of words on the sheet"),
     shots: shotsSchema.describe(
-      "By shot number: cells of one number always show the same photo in the same way",
+      "By shot: cells of one shot always show the same photo in the same way. p7 is photo 7 wherever it comes by itself",
     ),
     faces: z.record(photoId, faceSchema).describe("By photo: where the head is in it"),
     backdrops: z.record(photoId, backdropSchema).describe("By photo: what stands behind the person instead"),
@@ -160,6 +178,10 @@ export const jobSchema = z
         }),
       )
       .describe("By kind of job: what was set for it before the job became another kind"),
+  })
+  .refine(({ stash, numbered }) => stash.every(({ number }) => number <= numbered), {
+    message: "must not be less than the number of a photo",
+    path: ["numbered"],
   })
   .describe("A Wide Quilt job: what the person wants. Lengths are whole micrometres.");
 

@@ -1,3 +1,4 @@
+import type { ShotName } from "./names.ts";
 import type { Job, Shot } from "./schema.ts";
 
 /** A shot as it is computed, nothing set by hand: the photo fills the cell around its middle. */
@@ -12,12 +13,12 @@ export const COMPUTED_SHOT: Sits = {
 /** How a shot sits where nothing was set by hand: as its kind of job computes it. */
 export type Sits = Omit<Shot, "photo">;
 
-/** How the cells of a shot show their photo. A number never used before is as computed. */
-export const shotByNumber = (job: Job, shot: number, computed: Sits = COMPUTED_SHOT): Shot =>
-  job.shots[String(shot)] ?? { photo: null, ...computed };
+/** How the cells of a shot show their photo. A name never used before is as computed. */
+export const shotNamed = (job: Pick<Job, "shots">, shot: ShotName, computed: Sits = COMPUTED_SHOT): Shot =>
+  job.shots[shot] ?? { photo: null, ...computed };
 
 /** Whether a shot sits otherwise than would be computed for its photo. */
-export const isByHand = (shot: Shot, computed: Sits = COMPUTED_SHOT): boolean =>
+export const isByHand = (shot: Sits, computed: Sits = COMPUTED_SHOT): boolean =>
   shot.fit !== computed.fit ||
   shot.turn !== computed.turn ||
   shot.level !== computed.level ||

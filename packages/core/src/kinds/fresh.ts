@@ -45,6 +45,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     },
     press: USUAL_PRESS,
     stash: [],
+    numbered: 0,
     pick: EVERY_PHOTO,
     list: {},
     style: { ...BARE, ...own.wears },

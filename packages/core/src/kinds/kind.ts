@@ -1,4 +1,4 @@
-import type { Job, PhotoRef } from "../job/index.ts";
+import type { Job, PhotoRef, ShotName } from "../job/index.ts";
 import type { Photos } from "../plan/index.ts";
 import type { Um } from "../length/index.ts";
 import type { DocumentRule } from "../rules/index.ts";
@@ -48,13 +48,13 @@ export interface KindOf<K extends Kind> {
   /** What it asks the packing, where its cells are packed; an arrangement that was searched for is then kept in it. */
   packing?(job: Job, ticket: TicketOf<K>, photos: Photos): PackedQuestion | null;
   /** The document-photo rule that the cells of a shot have to meet; their photos are placed by it. */
-  ruleOf?(ticket: TicketOf<K>, shot: number): DocumentRule | null;
+  ruleOf?(ticket: TicketOf<K>, shot: ShotName): DocumentRule | null;
   /** The ticket once photos were added to the job, where it lists them. */
   withPhotos?(ticket: TicketOf<K>, added: readonly PhotoRef[]): TicketOf<K>;
   /** The ticket once a photo of the job is another one, or gone, where it names photos. */
   withoutPhoto?(ticket: TicketOf<K>, photo: PhotoRef, to: PhotoRef | null): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
-  withoutPhotos?(ticket: TicketOf<K>): TicketOf<K>;
+  withoutPhotos?(ticket: TicketOf<K>, stash: readonly PhotoRef[]): TicketOf<K>;
   /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
   wears?: StyleChange;
   margins?: { metric: Um; letter: Um };
@@ -84,7 +84,7 @@ export interface JobKind extends Omit<
   followsStash(job: Job): boolean;
   showInAll(job: Job, photo: string): TicketChange | null;
   packing(job: Job, photos: Photos): PackedQuestion | null;
-  ruleOf(job: Job, shot: number): DocumentRule | null;
+  ruleOf(job: Job, shot: ShotName): DocumentRule | null;
   withPhotos(job: Job, added: readonly PhotoRef[]): Ticket;
   withoutPhoto(job: Job, photo: string, to: PhotoRef | null): Ticket;
   withoutPhotos(job: Job): Ticket;
@@ -103,10 +103,10 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     ruleOf: (job, shot) => own.ruleOf?.(ticket(job), shot) ?? null,
     withPhotos: (job, added) => own.withPhotos?.(ticket(job), added) ?? job.ticket,
     withoutPhoto: (job, photo, to) => own.withoutPhoto?.(ticket(job), known(job, photo), to) ?? job.ticket,
-    withoutPhotos: (job) => own.withoutPhotos?.(ticket(job)) ?? job.ticket,
+    withoutPhotos: (job) => own.withoutPhotos?.(ticket(job), job.stash) ?? job.ticket,
   };
 }
 
 /** A photo with its name, as the job knows it. */
 const known = ({ stash }: Job, photo: string): PhotoRef =>
-  stash.find(({ id }) => id === photo) ?? { id: photo, name: photo };
+  stash.find(({ id }) => id === photo) ?? { id: photo, name: photo, number: 1 };

@@ -1,7 +1,8 @@
 import type { Quarter } from "../crop/index.ts";
 import type { Rect, Size } from "../geometry/index.ts";
-import type { PhotoId, SheetSetup } from "../job/index.ts";
+import type { CellName, SheetName, SheetSetup } from "../job/index.ts";
 import type { Stroke } from "../plan/index.ts";
+import type { Slot } from "./flow.ts";
 import type { Type } from "../words/index.ts";
 
 /** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
@@ -11,6 +12,7 @@ export interface Layout {
 }
 
 export interface LaidSheet {
+  name: SheetName;
   /** The paper upright, as the job names it. */
   paper: SheetSetup["paper"];
   /** The paper as it lies. */
@@ -21,21 +23,16 @@ export interface LaidSheet {
   lines?: Stroke[];
 }
 
-export interface LaidCell {
-  /** The same cell keeps its key as long as it keeps its place in the order. */
-  key: string;
-  shot: number;
+/** The place of one photo, and what it shows. */
+export interface LaidCell extends Slot {
+  key: CellName;
   finished: Rect;
   /** The turn of the whole piece, its photo included. */
   turn: Quarter;
-  /** The photo that goes there unless another was put in by hand. */
-  photo: PhotoId | null;
   /** A name that is printed under the upright piece, outside its trim. */
   caption?: string;
   /** Where words under the cell stand, where that is not right below it. */
   under?: Rect;
-  /** The photo's number, where the layout shows the photos of the job in a row: its place among all of them. */
-  frame?: number;
 }
 
 /** Words that belong to the layout of a sheet: a headline, a foot, the heading of a section. */

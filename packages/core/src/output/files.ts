@@ -1,4 +1,4 @@
-import type { Job } from "../job/index.ts";
+import { numberedShot, type Job, type ShotName } from "../job/index.ts";
 import { personName } from "../kinds/index.ts";
 import { fieldSources } from "../plan/sources.ts";
 import type { Photos, SheetPlan } from "../plan/index.ts";
@@ -63,8 +63,8 @@ function divided(
       ? [{ person: null, sheets: [...sheets] }]
       : sheets.map((sheet) => ({ person: null, sheets: [sheet] }));
   }
-  const names = new Map(ticket.people.map((person) => [person.shot, personName(person)]));
-  const files: { person: string | null; shot: number | null; sheets: SheetPlan[] }[] = [];
+  const names = new Map(ticket.people.map((person) => [numberedShot(person.shot), personName(person)]));
+  const files: { person: string | null; shot: ShotName | null; sheets: SheetPlan[] }[] = [];
   for (const sheet of sheets) {
     const shots = new Set(sheet.cells.map(({ shot }) => shot));
     const shot = shots.size === 1 ? [...shots][0]! : null;

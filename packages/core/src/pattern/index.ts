@@ -1,8 +1,2 @@
-export {
-  PATTERN_VERSION,
-  readPattern,
-  withoutPhotos,
-  writePattern,
-  type Pattern,
-  type PatternReading,
-} from "./pattern.ts";
+export { PATTERN_VERSION, readPattern, writePattern, type Pattern, type PatternReading } from "./pattern.ts";
+export { withoutPhotos } from "./withoutPhotos.ts";

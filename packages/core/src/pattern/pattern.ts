@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { kindOf } from "../kinds/index.ts";
-import { COMPUTED_SHOT, readJob, type Job, type JobFault } from "../job/index.ts";
+import { readJob, type Job, type JobFault } from "../job/index.ts";
+import { withoutPhotos } from "./withoutPhotos.ts";
 
 /** Version of the pattern file that this program writes. The job inside has a version of its own. */
 export const PATTERN_VERSION = 1;
@@ -49,42 +49,3 @@ export const writePattern = ({ name, folder, job }: Pattern) => ({
   folder,
   job,
 });
-
-/**
- * A job with its photos left out and everything else kept: paper, cells, places set by hand, shot numbers, and whether
- * a photo fills its cell. Crops and filters go, for they were made for the photos.
- */
-export function withoutPhotos(job: Job): Job {
-  const shots = Object.fromEntries(
-    Object.entries(job.shots)
-      .map(
-        ([number, { fit, turn }]) =>
-          [
-            number,
-            {
-              photo: null,
-              ...COMPUTED_SHOT,
-              fit: fit === "whole" ? fit : "fill",
-              turn: turn === "suit" ? turn : 0,
-            },
-          ] as const,
-      )
-      .filter(([, shot]) => shot.fit !== COMPUTED_SHOT.fit || shot.turn !== COMPUTED_SHOT.turn),
-  ) as Job["shots"];
-  const graphics = Object.fromEntries(
-    Object.entries(job.graphics).filter(([, { of }]) => of.kind !== "photo"),
-  ) as Job["graphics"];
-  return {
-    ...job,
-    stash: [],
-    // Marks and folders are those of the photos: the next ones would all be left out by them.
-    pick: { ...job.pick, stars: 0, tag: null, folder: null },
-    list: {},
-    faces: {},
-    backdrops: {},
-    aside: {},
-    graphics,
-    shots,
-    ticket: kindOf(job).withoutPhotos(job),
-  };
-}

@@ -22,7 +22,7 @@ function studio(rule: string): Job {
     },
     { do: "sheet", change: { margins: { top: mm(3), right: mm(3), bottom: mm(3), left: mm(3) } } },
     { do: "finish", change: { slack: mm(1), outline: { width: mm(0.2), colour: "#808080" } } },
-    { do: "shot", shot: 2, change: { scale: 1.4 } },
+    { do: "shot", shot: "2", change: { scale: 1.4 } },
   ];
   return edits.reduce(applyEdit, freshJob("portraits", "Studio"));
 }
@@ -64,9 +64,9 @@ describe("a portrait as the file that an office takes", () => {
     const job = studio("uk-passport");
     const printed = arrange(job, PHOTOS)
       .flatMap(({ cells }) => cells)
-      .find(({ shot }) => shot === 2)!;
+      .find(({ shot }) => shot === "2")!;
     const [{ cells }] = arrange(fileOf("uk-passport", 2).job, PHOTOS) as [ReturnType<typeof arrange>[number]];
-    expect(cells[0]).toMatchObject({ shot: 2, photo: "ben" });
+    expect(cells[0]).toMatchObject({ shot: "2", photo: "ben" });
     expect(cells[0]!.sits).toEqual(printed.sits);
   });
 

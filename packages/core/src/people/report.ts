@@ -1,4 +1,4 @@
-import type { Job, PhotoId } from "../job/index.ts";
+import { numberedShot, type Job, type PhotoId, type ShotName } from "../job/index.ts";
 import { personName, quantityOf, ruleFor, type Person } from "../kinds/index.ts";
 import { writeMeasure, type WriteOptions, um } from "../length/index.ts";
 import { uprightPiece, type CellPlan, type Photos, type SheetPlan } from "../plan/index.ts";
@@ -49,12 +49,12 @@ export function reportPeople(
 ): PersonReport[] {
   const { ticket } = job;
   if (ticket.kind !== "portraits") return [];
-  const cells = new Map<number, CellPlan>();
+  const cells = new Map<ShotName, CellPlan>();
   for (const cell of sheets.flatMap((sheet) => sheet.cells)) {
     if (!cells.has(cell.shot)) cells.set(cell.shot, cell);
   }
   return ticket.people.map((person) => {
-    const cell = cells.get(person.shot);
+    const cell = cells.get(numberedShot(person.shot));
     const rule = ruleFor(ticket, person);
     const own = { person, name: personName(person), quantity: quantityOf(ticket, person), rule, cell };
     const photo = cell?.photo ?? person.photo;

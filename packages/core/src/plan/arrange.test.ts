@@ -83,7 +83,11 @@ describe("arrange, copies of one photo", () => {
   });
 
   it("shows one shot the same in all cells, and another photo where one was put in one cell", () => {
-    let job = applyEdit(badges(), { do: "shot", shot: 1, change: { scale: 2, centre: { x: 0.4, y: 0.6 } } });
+    let job = applyEdit(badges(), {
+      do: "shot",
+      shot: "1",
+      change: { scale: 2, centre: { x: 0.4, y: 0.6 } },
+    });
     const same = only(job).cells.map(({ picture, finished }) => [
       picture!.placed.x - finished.x,
       picture!.placed.y - finished.y,
@@ -98,7 +102,7 @@ describe("arrange, copies of one photo", () => {
   it("keeps a hand-made crop when paper, ppi and margins change", () => {
     const crop = { scale: 1.5, centre: { x: 0.45, y: 0.4 } };
     const by = (job: Job) => only(job).cells[0]!;
-    const before = applyEdit(badges(), { do: "shot", shot: 1, change: crop });
+    const before = applyEdit(badges(), { do: "shot", shot: "1", change: crop });
     const after = applyEdit(applyEdit(before, paper("a4")), { do: "sheet", change: { ppi: 600 } });
     const inCell = ({ picture, finished }: ReturnType<typeof by>) => ({
       x: picture!.placed.x - finished.x,
@@ -126,7 +130,7 @@ describe("arrange, copies of one photo", () => {
     const before = only(job).cells[0]!;
     const { dx, dy } = onPiece(before, -2000, 0);
     const shot = dragged(holdOf(photos, before)!, dx, dy);
-    const after = only(applyEdit(job, { do: "shot", shot: 1, change: shot })).cells[0]!;
+    const after = only(applyEdit(job, { do: "shot", shot: "1", change: shot })).cells[0]!;
     expect(after.picture!.placed.x - before.picture!.placed.x).toBe(-2000);
     expect(after.picture!.placed.y).toBe(before.picture!.placed.y);
     expect(holdOf({}, after)).toBeNull();

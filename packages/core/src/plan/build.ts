@@ -1,12 +1,22 @@
 import { grown, overlap, type Edges, type Rect, type Size } from "../geometry/index.ts";
-import { isByHand, sheetOrder, shotByNumber, type Job, type Place } from "../job/index.ts";
+import {
+  isAddedCell,
+  isByHand,
+  photoNumber,
+  sheetOrder,
+  type Job,
+  type Place,
+  type SheetName,
+  type ShotName,
+} from "../job/index.ts";
 import {
   finishedSheet,
-  kindOf,
+  photoFlow,
   waysToLie,
   type LaidCell,
   type LaidSheet,
   type Layout,
+  type Slot,
 } from "../kinds/index.ts";
 import { edgePx, nearest, um } from "../length/index.ts";
 import { cutMarks } from "../marks/index.ts";
@@ -23,8 +33,8 @@ import type { CellPlan, Photos, SheetPlan, Stroke } from "./types.ts";
 /** A cell before its photo: as it was laid, or put by hand. */
 interface Standing extends LaidCell {
   place: Place | null;
-  /** Whether it was given another shot than it was computed with. */
-  otherShot: boolean;
+  /** Whether it was given another slot than it was computed with. */
+  otherSlot: boolean;
 }
 
 /**
@@ -34,11 +44,15 @@ interface Standing extends LaidCell {
  *     layout ─▶ cells by sheet ─▶ + places by hand, added cells, − cells taken out ─▶ photos ─▶ marks
  */
 export function buildPlan(job: Job, photos: Photos, layout: Layout): SheetPlan[] {
-  const names = sheetOrder(job, layout.sheets.length);
+  const names = sheetOrder(
+    job,
+    layout.sheets.map(({ name }) => name),
+  );
+  const sheets = new Map(layout.sheets.map((sheet) => [sheet.name, sheet]));
   const standing = cellsBySheet(job, layout, names);
   const worn = wornBy(job, photos);
   return names.map((name, index) => {
-    const laid = layout.sheets[Number(name) - 1] ?? blankLike(job, layout);
+    const laid = sheets.get(name) ?? blankLike(job, layout, name);
     return sheetPlan(job, photos, laid, standing.get(name) ?? [], worn, {
       name,
       number: index + 1,
@@ -63,42 +77,60 @@ function wornBy(job: Job, photos: Photos) {
 type WornBy = ReturnType<typeof wornBy>;
 
 /** A sheet that was added by hand is as the first one, and bare. */
-const blankLike = (job: Job, { sheets }: Layout): LaidSheet => ({
+const blankLike = (job: Job, { sheets }: Layout, name: SheetName): LaidSheet => ({
+  name,
   paper: job.sheet.paper,
   lying: sheets[0]?.lying ?? waysToLie(job.sheet, job.sheet.paper)[0]!,
   cells: [],
 });
 
 /** The cells of every sheet that is seen. A cell whose sheet is no more stands on the last one. */
-function cellsBySheet(job: Job, layout: Layout, names: readonly string[]): Map<string, Standing[]> {
+function cellsBySheet(job: Job, layout: Layout, names: readonly SheetName[]): Map<string, Standing[]> {
   const sheets = new Map<string, Standing[]>(names.map((name) => [name, []]));
   const last = names.at(-1);
-  const stand = (sheet: string, cell: Standing) => {
+  const stand = (sheet: SheetName, cell: Standing) => {
     const on = sheets.get(sheet) ?? (last === undefined ? undefined : sheets.get(last));
     on?.push(cell);
   };
+  const slots = slotsOf(job, layout);
   const laid = new Set<string>();
-  layout.sheets.forEach(({ cells }, index) => {
+  for (const { name, cells } of layout.sheets) {
     for (const cell of cells) {
       laid.add(cell.key);
       const own = job.cells[cell.key];
       if (own?.gone) continue;
-      const shot = own?.shot ?? cell.shot;
-      // Another shot shows the photo that it is numbered for.
-      const photo = shot === cell.shot ? cell.photo : (job.stash[shot - 1]?.id ?? null);
+      const otherSlot = own?.shot !== undefined && own.shot !== cell.slot;
       const place = own?.place ?? null;
-      const standing = { ...cell, shot, photo, place, otherShot: shot !== cell.shot };
+      const standing = { ...cell, ...(otherSlot && slots(own.shot!, true)), place, otherSlot };
       if (place) stand(place.sheet, { ...standing, finished: rectOf(place) });
-      else sheets.get(String(index + 1))?.push(standing);
+      else sheets.get(name)?.push(standing);
     }
-  });
-  for (const [key, { place, shot = 1 }] of Object.entries(job.cells)) {
-    // Added by hand, or put by hand when the layout still had it.
-    if (laid.has(key) || !place) continue;
-    const photo = key.startsWith("o") ? null : (job.stash[shot - 1]?.id ?? null);
-    stand(place.sheet, { key, shot, finished: rectOf(place), turn: 0, photo, place, otherShot: false });
+  }
+  for (const [key, { place, shot, asks }] of Object.entries(job.cells)) {
+    // Added by hand, or a copy put by hand when the layout still had it. What is named after a photo goes with the photo.
+    if (laid.has(key) || !place || shot === undefined) continue;
+    const slot = slots(shot, asks === true || !isAddedCell(key));
+    stand(place.sheet, { key, ...slot, finished: rectOf(place), turn: 0, place, otherSlot: false });
   }
   return sheets;
+}
+
+/** What slots show that cells were given by hand: as the cells of the layout have it, or by the photos in their order. */
+function slotsOf(job: Job, layout: Layout): (slot: ShotName, inOrder: boolean) => Slot {
+  const flow = photoFlow(job);
+  let laid: Map<ShotName, Slot> | null = null;
+  return (slot, inOrder) => {
+    laid ??= new Map(
+      layout.sheets.flatMap(({ cells }) =>
+        cells.map(({ slot: name, shot, of, photo }) => [name, { slot: name, shot, of, photo }]),
+      ),
+    );
+    const found = laid.get(slot) ?? flow.at(slot);
+    // A cell that was added by hand waits for the photo that is put in it: at its number none comes by itself.
+    return inOrder || laid.has(slot) || photoNumber(slot) !== null || job.shots[slot]?.photo
+      ? found
+      : { slot, shot: slot, of: null, photo: null };
+  };
 }
 
 const rectOf = ({ x, y, width, height }: Place): Rect => ({ x, y, width, height });
@@ -109,7 +141,7 @@ function sheetPlan(
   laid: LaidSheet,
   standing: readonly Standing[],
   worn: WornBy,
-  { name, number, of }: { name: string; number: number; of: number },
+  { name, number, of }: { name: SheetName; number: number; of: number },
 ): SheetPlan {
   const { sheet, finish } = job;
   const { graphics, sources } = worn;
@@ -199,13 +231,10 @@ function cellPlans(
   { number, of }: { number: number; of: number },
 ): CellPlan[] {
   const pictureOf = pictures(job, photos);
-  const follows = kindOf(job).followsStash(job);
   const byHand = standing.some(({ place }) => place !== null);
   const rects = byHand ? standing.filter(({ place }) => !place?.angle).map(({ finished }) => finished) : [];
   const plans = standing.map((cell, i): CellPlan & { order: number } => {
-    const { key, shot, finished, turn, place } = cell;
-    const own = shotByNumber(job, shot);
-    const photo = own.photo ?? cell.photo;
+    const { key, slot, shot, photo, finished, turn, place } = cell;
     const toCover = coverOf(finished, job, edges);
     const apart = byHand ? { neighbours: place?.angle ? [] : rects } : { gap: job.ticket.gap };
     const image = imageOf(finished, toCover, edges, standing.length === 1 ? { neighbours: [] } : apart);
@@ -213,11 +242,12 @@ function cellPlans(
     const style = styleOfCell(all, ownStyle);
     const frame = framed({ finished, cover: toCover, image, turn }, style);
     const { opening, cover } = frame;
-    const shown = pictureOf(shot, photo, { finished, opening, cover, turn });
-    const source = () => sources.ofPhoto(photo, number, of, cell.frame);
+    const shown = pictureOf(cell, { finished, opening, cover, turn });
+    const source = () => sources.ofPhoto(photo, number, of);
     return {
       key,
       number: i + 1,
+      slot,
       shot,
       finished,
       ...frame,
@@ -240,9 +270,7 @@ function cellPlans(
       outline: job.finish.outline,
       styled: ownStyle ? STYLE_PARTS.filter((part) => part in ownStyle) : NOTHING,
       byHand:
-        cell.otherShot ||
-        isByHand(shown.sits, shown.computed) ||
-        (follows && own.photo !== null && own.photo !== cell.photo),
+        cell.otherSlot || isByHand(shown.sits, shown.computed) || (cell.of !== null && cell.of !== photo),
       placed: place !== null,
       locked: place?.locked ?? false,
       order: place?.order ?? 0,

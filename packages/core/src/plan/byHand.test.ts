@@ -1,5 +1,6 @@
 import { overlap } from "../geometry/index.ts";
 import { describe, expect, it } from "vitest";
+import { check } from "../check/index.ts";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
 import type { Job, Place } from "../job/index.ts";
 import { freshJob } from "../kinds/index.ts";
@@ -79,7 +80,7 @@ describe("what was set by hand", () => {
   });
 
   it("shares a photo by shot number: the second shot shows the second photo", () => {
-    const job = make({ do: "share shot", cells: ["2", "4"], shot: 2 });
+    const job = make({ do: "share shot", cells: ["2", "4"], shot: "2" });
     expect(on(job).cells.map(({ photo }) => photo)).toEqual(["a", "b", "a", "b", "a", "a", "a", "a"]);
     const all = applyEdit(job, { do: "put in all", photo: "b" });
     expect(new Set(on(all).cells.map(({ photo }) => photo))).toEqual(new Set(["b"]));
@@ -128,9 +129,13 @@ describe("sheets by hand", () => {
     job = applyEdit(job, { do: "bring back" });
     expect(arrange(job, photos).map(({ id, cells }) => [id, cells.length])).toEqual([
       ["3", 4],
-      ["1", 8],
-      ["2", 8],
+      ["1", 7],
+      ["2", 9],
     ]);
+    // The cell that was put on the added sheet is back as well; its sheet is not, and that is told.
+    expect(check(job, photos, arrange(job, photos))).toContainEqual(
+      expect.objectContaining({ rule: "stray-cell", cells: ["1"] }),
+    );
   });
 });
 
@@ -143,7 +148,7 @@ describe("photos in their order", () => {
         { id: "b", name: "b.jpg" },
       ],
     });
-    job = applyEdit(job, { do: "shot", shot: 2, change: { scale: 2 } });
+    job = applyEdit(job, { do: "shot", shot: "p2", change: { scale: 2 } });
     const first = (of: Job) => arrange(of, photos)[0]!.cells[0]!;
     const without = applyEdit(job, { do: "remove photo", photo: "a" });
     expect(first(without)).toMatchObject({ photo: "b", byHand: true });

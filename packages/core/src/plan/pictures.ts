@@ -3,13 +3,13 @@ import { onItsSide, type Rect } from "../geometry/index.ts";
 import {
   COMPUTED_SHOT,
   isByHand,
-  shotByNumber,
+  shotNamed,
   type Job,
   type PhotoId,
-  type Shot,
+  type ShotName,
   type Sits,
 } from "../job/index.ts";
-import { kindOf } from "../kinds/index.ts";
+import { kindOf, type Slot } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
 import { placeFace, type Face } from "../portrait/index.ts";
 import { remembered } from "../remembered.ts";
@@ -24,8 +24,8 @@ import type { CellPlan, Photos } from "./types.ts";
 export function pictures(job: Job, photos: Photos) {
   const atOrigin = new Map<string, Placed>();
   const kind = kindOf(job);
-  const place = (shot: number, id: PhotoId, cell: Piece): Placed => {
-    const own = shotByNumber(job, shot);
+  const place = ({ shot, of }: Slot, id: PhotoId, cell: Piece): Placed => {
+    const own = sitsFor(job, shot, of, id);
     const facts = photos[id];
     if (!facts) return { picture: null, sits: own, computed: COMPUTED_SHOT };
     const upright = uprightPiece(cell);
@@ -38,14 +38,15 @@ export function pictures(job: Job, photos: Photos) {
       computed,
     };
   };
-  return (shot: number, id: PhotoId | null, cell: Piece): Placed => {
-    if (id === null) return { picture: null, sits: shotByNumber(job, shot), computed: COMPUTED_SHOT };
+  return (slot: Slot, cell: Piece): Placed => {
+    const { shot, photo: id } = slot;
+    if (id === null) return { picture: null, sits: shotNamed(job, shot), computed: COMPUTED_SHOT };
     const { finished, opening, cover, turn } = cell;
     const [dx, dy] = [cover.x - finished.x, cover.y - finished.y];
     const open = opening === finished ? "" : from(opening, finished);
     const key = `${shot} ${id} ${turn} ${finished.width} ${finished.height} ${open} ${dx} ${dy} ${cover.width} ${cover.height}`;
     let known = atOrigin.get(key);
-    if (known === undefined) atOrigin.set(key, (known = place(shot, id, cell)));
+    if (known === undefined) atOrigin.set(key, (known = place(slot, id, cell)));
     if (!known.picture) return known;
     const { placed } = known.picture;
     const there = { ...placed, x: um(placed.x + finished.x), y: um(placed.y + finished.y) };
@@ -56,8 +57,14 @@ export function pictures(job: Job, photos: Photos) {
 /** A photo in its cell: how it sits, how it would sit if nothing were set by hand, and where that puts it. */
 interface Placed {
   picture: Picture | null;
-  sits: Shot;
+  sits: Sits;
   computed: Sits;
+}
+
+/** How a photo sits by hand. A crop is of one photo: where a ring of swapped ones has brought another, it does not fit. */
+function sitsFor(job: Job, shot: ShotName, of: PhotoId | null, photo: PhotoId): Sits {
+  const { photo: put, ...sits } = shotNamed(job, shot);
+  return of === null || (put ?? of) === photo ? sits : COMPUTED_SHOT;
 }
 
 /** How a face sits by its rule. Remembered: finding it takes milliseconds, and a plan is made at every step. */

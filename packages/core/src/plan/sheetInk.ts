@@ -1,5 +1,5 @@
 import type { Rect, Size } from "../geometry/index.ts";
-import { coverWith, placeIn, type Graphic, type Ink } from "../graphics/index.ts";
+import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../graphics/index.ts";
 import type { Job } from "../job/index.ts";
 import type { LaidWords } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
@@ -7,11 +7,17 @@ import { fill, setWords, type FieldSource } from "../words/index.ts";
 
 type Proportions = (photo: string) => number | null;
 
-const byRole = ({ graphics }: Pick<Job, "graphics">, role: Graphic["role"]): Graphic[] =>
-  Object.values(graphics).filter((graphic) => graphic.role === role);
+const byRole = ({ graphics, stash }: Pick<Job, "graphics" | "stash">, role: Graphic["role"]): Graphic[] =>
+  Object.values(graphics)
+    .filter((graphic) => graphic.role === role)
+    .map((graphic) => ({ ...graphic, of: chosen(graphic.of, stash) }));
+
+/** A graphic that waits for the photo at its place among those of the job is of that photo. */
+export const chosen = (of: GraphicSource, stash: Job["stash"]): GraphicSource =>
+  of.kind === "photo" && of.photo === null ? { ...of, photo: stash[of.order - 1]?.id ?? null } : of;
 
 /** The graphics of a job by what they are used for. */
-export const graphicsByRole = (job: Pick<Job, "graphics">) => ({
+export const graphicsByRole = (job: Pick<Job, "graphics" | "stash">) => ({
   overlays: byRole(job, "overlay"),
   watermarks: byRole(job, "watermark"),
   stamps: byRole(job, "stamp"),

@@ -4,16 +4,11 @@ import type { Photos } from "./types.ts";
 
 /** What the words of a job's cells and sheets are taken from. */
 export function fieldSources(job: Job, photos: Photos) {
-  // Both only when words ask for them: going through thousands of photos is not for every step of a drag.
+  // Only when words ask for it: going through thousands of photos is not for every step of a drag.
   let refs: Map<PhotoId, PhotoRef> | null = null;
-  let frames: Map<PhotoId, number> | null = null;
   const refOf = (photo: PhotoId) => {
     refs ??= new Map(job.stash.map((ref) => [ref.id, ref]));
     return refs.get(photo);
-  };
-  const frameOf = (photo: PhotoId) => {
-    frames ??= new Map(job.stash.map(({ id }, i) => [id, i + 1]));
-    return frames.get(photo);
   };
   const sheetOnly = (sheet: number, sheets: number): FieldSource => ({
     file: null,
@@ -22,7 +17,7 @@ export function fieldSources(job: Job, photos: Photos) {
     sheet,
     sheets,
   });
-  const ofPhoto = (photo: PhotoId | null, sheet: number, sheets: number, frame?: number): FieldSource => {
+  const ofPhoto = (photo: PhotoId | null, sheet: number, sheets: number): FieldSource => {
     const ref = photo === null ? undefined : refOf(photo);
     const base = sheetOnly(sheet, sheets);
     if (photo === null || !ref) return base;
@@ -34,9 +29,7 @@ export function fieldSources(job: Job, photos: Photos) {
       stars: ref.stars,
       tags: ref.tags,
       exposure: photos[photo]?.exposure,
-      get frame() {
-        return frame ?? frameOf(photo);
-      },
+      frame: ref.number,
       own: job.list[photo] ?? {},
     };
   };

@@ -2,7 +2,7 @@ import type { Picture, Quarter } from "../crop/index.ts";
 import type { BackdropFill } from "../backdrop/index.ts";
 import type { Edges, Rect, Size } from "../geometry/index.ts";
 import type { Ink } from "../graphics/index.ts";
-import type { PhotoId, SheetSetup, Sits } from "../job/index.ts";
+import type { CellName, PhotoId, SheetName, SheetSetup, ShotName, Sits } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
 import type { Look } from "../look/index.ts";
 import type { PhotoRecord } from "../photo/index.ts";
@@ -21,8 +21,8 @@ export type Photos = Readonly<Record<PhotoId, PhotoFacts>>;
  * painted from this; a painter that decides nothing cannot differ from the others.
  */
 export interface SheetPlan {
-  /** The sheet's name in the job: "1", or "a1" for one that was added by hand. */
-  id: string;
+  /** The sheet's name in the job. */
+  id: SheetName;
   /** 1 for the first sheet in the order they are seen in. */
   number: number;
   of: number;
@@ -55,11 +55,14 @@ export interface SheetPlan {
 
 /** The place of one photo. */
 export interface CellPlan {
-  /** The same cell keeps its key as long as it keeps its place in the order; "o1" … for one added by hand. */
-  key: string;
+  /** Its name, which it keeps whatever becomes of the others. */
+  key: CellName;
   /** The cell's number on its sheet, from 1. */
   number: number;
-  shot: number;
+  /** What it shares with the cells that show the same: a number, or the photo that comes by itself. */
+  slot: ShotName;
+  /** Where it is kept how its photo sits. */
+  shot: ShotName;
   /** The size that was asked for, where it lies. */
   finished: Rect;
   /** What its border and mat leave open for the photo: the finished size where it has none. */

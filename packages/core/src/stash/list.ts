@@ -1,6 +1,6 @@
 import type { Job } from "../job/index.ts";
 import { photosByName } from "./named.ts";
-import type { PhotoRef } from "./schema.ts";
+import type { NewPhoto } from "./schema.ts";
 import { PHOTO_HEADINGS, readTable } from "./table.ts";
 
 /** What a list of photos came to: what it says of each, and a sentence for every line that was left out. */
@@ -17,7 +17,7 @@ const MOST_COLUMNS = 40;
  * headings). A line belongs to the photo that its photo column names; without such a column, lines belong to the photos
  * in their order.
  */
-export function readPhotoList(text: string, stash: readonly PhotoRef[]): ListReading {
+export function readPhotoList(text: string, stash: readonly NewPhoto[]): ListReading {
   const { head, lines, problems } = readTable(text);
   const headings = head.map((heading) =>
     heading

@@ -2,13 +2,7 @@ import type { Job } from "../job/index.ts";
 import type { Photos } from "../plan/index.ts";
 import type { PhotoRef, Pick } from "./schema.ts";
 
-/** A photo that is shown, and its place in the stash, from 1. */
-export interface PickedPhoto {
-  photo: PhotoRef;
-  at: number;
-}
-
-type Compare = (a: PickedPhoto, b: PickedPhoto) => number;
+type Compare = (a: PhotoRef, b: PhotoRef) => number;
 
 /** "IMG_9" before "IMG_10", the same everywhere. */
 const names = new Intl.Collator("en", { numeric: true, sensitivity: "base" });
@@ -17,16 +11,18 @@ const names = new Intl.Collator("en", { numeric: true, sensitivity: "base" });
 export function pickedPhotos(
   { stash, pick }: { stash: Job["stash"]; pick: Pick },
   photos: Photos,
-): PickedPhoto[] {
-  const picked = stash.map((photo, i) => ({ photo, at: i + 1 })).filter(({ photo }) => isPicked(pick, photo));
-  const taken = ({ photo }: PickedPhoto) => photos[photo.id]?.exposure?.takenAt ?? "9999";
-  const compare: Record<Pick["by"], Compare> = {
-    order: (a, b) => a.at - b.at,
-    name: (a, b) => names.compare(a.photo.name, b.photo.name),
+): PhotoRef[] {
+  const picked = stash.filter((photo) => isPicked(pick, photo));
+  const taken = ({ id }: PhotoRef) => photos[id]?.exposure?.takenAt ?? "9999";
+  const compare: Record<Pick["by"], Compare | null> = {
+    order: null,
+    name: (a, b) => names.compare(a.name, b.name),
     taken: (a, b) => (taken(a) < taken(b) ? -1 : taken(a) > taken(b) ? 1 : 0),
-    stars: (a, b) => (b.photo.stars ?? 0) - (a.photo.stars ?? 0),
+    stars: (a, b) => (b.stars ?? 0) - (a.stars ?? 0),
   };
-  picked.sort((a, b) => compare[pick.by](a, b) || a.at - b.at);
+  // Sorting keeps the order of the stash where two are alike.
+  const by = compare[pick.by];
+  if (by) picked.sort(by);
   return pick.down ? picked.reverse() : picked;
 }
 

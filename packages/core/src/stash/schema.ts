@@ -10,11 +10,20 @@ export const photoMarksSchema = z.strictObject({
   folder: z.string().trim().max(200).describe("The folder it came from or was put in; empty for none"),
 });
 
-/** A photo of the job, in the order of the stash. */
-export const photoRefSchema = z.strictObject({
+/** A photo as it comes to a job. */
+export const newPhotoSchema = z.strictObject({
   id: photoId,
   name: z.string().min(1).max(255),
   ...photoMarksSchema.partial().shape,
+});
+
+/** A photo of the job, in the order of the stash. */
+export const photoRefSchema = newPhotoSchema.extend({
+  number: z
+    .int()
+    .min(1)
+    .max(999_999)
+    .describe("Its number in the job, given once: what belongs to it is named after that"),
 });
 
 /** Which photos of the stash are shown, and in which order. */
@@ -28,6 +37,7 @@ export const pickSchema = z.strictObject({
   folder: z.string().max(200).nullable().describe("Only those of this folder"),
 });
 
+export type NewPhoto = z.infer<typeof newPhotoSchema>;
 export type PhotoRef = z.infer<typeof photoRefSchema>;
 export type PhotoMarks = z.infer<typeof photoMarksSchema>;
 export type Pick = z.infer<typeof pickSchema>;

@@ -15,7 +15,7 @@ const make = (...edits: JobEdit[]): Job =>
     } as JobEdit,
     ...edits,
   ].reduce(applyEdit, freshJob("single", "Stash"));
-const ids = (job: Job, photos = {}) => pickedPhotos(job, photos).map(({ photo: { id } }) => id);
+const ids = (job: Job, photos = {}) => pickedPhotos(job, photos).map(({ id }) => id);
 
 describe("which photos are shown", () => {
   it("is all of them in their order, or by name with numbers as numbers", () => {
@@ -40,7 +40,7 @@ describe("which photos are shown", () => {
     expect(ids(applyEdit(job, { do: "pick", change: { tag: "album" } }))).toEqual(["b"]);
     expect(ids(applyEdit(job, { do: "pick", change: { by: "stars" } }))).toEqual(["IMG_10", "b", "IMG_9"]);
     expect([leavesOut(EVERY_PHOTO), leavesOut({ ...EVERY_PHOTO, tag: "x" })]).toEqual([false, true]);
-    expect(isPicked(EVERY_PHOTO, photo("x"))).toBe(true);
+    expect(isPicked(EVERY_PHOTO, { ...photo("x"), number: 1 })).toBe(true);
   });
 
   it("finds a photo by its name, with or without its ending", () => {
@@ -65,7 +65,7 @@ describe("what is said of photos", () => {
   it("stays with the picture when its file is replaced, with what a list says and where it lies behind others", () => {
     const backing = {
       role: "backing" as const,
-      of: { kind: "photo" as const, photo: "b" },
+      of: { kind: "photo" as const, photo: "b", order: 1 },
       width: mm(20),
       at: "middle" as const,
       away: um(0),
@@ -82,13 +82,18 @@ describe("what is said of photos", () => {
       { do: "graphics", graphics: { g1: backing } },
       { do: "relink photo", photo: "b", to: photo("c") },
     );
-    expect(job.stash[2]).toEqual({ id: "c", name: "c.jpg", folder: "Spit" });
+    expect(job.stash[2]).toEqual({ id: "c", name: "c.jpg", folder: "Spit", number: 3 });
     expect(job.list).toEqual({ c: { title: "Tern" } });
-    expect(job.graphics.g1!.of).toEqual({ kind: "photo", photo: "c" });
+    expect(job.graphics.g1!.of).toEqual({ kind: "photo", photo: "c", order: 1 });
     expect(readJob(job).ok).toBe(true);
     const gone = applyEdit(job, { do: "remove photos", photos: ["c", "IMG_9"] });
     expect([gone.stash.length, gone.list, gone.graphics]).toEqual([1, {}, {}]);
-    expect(withoutPhotos(job)).toMatchObject({ stash: [], list: {}, graphics: {} });
+    expect(withoutPhotos(job)).toMatchObject({
+      stash: [],
+      list: {},
+      // What lies behind is kept, and waits for the photo at the same place.
+      graphics: { g1: { of: { photo: null, order: 3 } } },
+    });
   });
 
   it("is said in the words of what is undone", () => {

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { LIMITS } from "../job/limits.ts";
-import { colour, length, sheetId, size } from "../job/parts.ts";
+import { colour, length, sheetName, size } from "../job/parts.ts";
 import { fontId } from "./fonts.ts";
 
 /** What is written, with fields in square brackets: “[name] · [shutter]”. */
@@ -33,7 +33,7 @@ export const textBoxSchema = z.strictObject({
   y: length(LIMITS.away, "From the paper’s upper edge"),
   ...size(LIMITS.piece, "The box").shape,
   turn: z.number().min(-180).max(180).describe("Degrees clockwise about its middle"),
-  sheet: sheetId.nullable().describe("The sheet it stands on; null for every sheet"),
+  sheet: sheetName.nullable().describe("The sheet it stands on; null for every sheet"),
 });
 
 export type Type = z.infer<typeof typeSchema>;

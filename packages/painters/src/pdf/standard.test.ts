@@ -145,7 +145,7 @@ describe("photos in a PDF", () => {
   it("are cut to what is seen where most of them is cropped away, and lie where they lay", async () => {
     const close: JobEdit = {
       do: "shot",
-      shot: 1,
+      shot: "1",
       change: { photo: "plain", scale: 3, centre: { x: 0.5, y: 0.5 } },
     };
     const path = await written(job("plain", close));

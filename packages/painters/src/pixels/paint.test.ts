@@ -92,7 +92,7 @@ describe("paintSheet", () => {
 
   it("turns photos clockwise", async () => {
     const turned = (turn: 90 | 180 | 270) =>
-      painted(job("upright", { do: "shot", shot: 1, change: { turn } })).then(({ at }) => at);
+      painted(job("upright", { do: "shot", shot: "1", change: { turn } })).then(({ at }) => at);
     const quarter = await turned(90);
     near(quarter(100, 150), BLUE);
     near(quarter(400, 150), RED);
@@ -103,7 +103,7 @@ describe("paintSheet", () => {
   it("cuts the right part out of a photo that is scaled far up", async () => {
     // Ten times, its point (0.5, 0.25) at the middle: the red–green edge runs down the middle of the cell.
     const { at } = await painted(
-      job("upright", { do: "shot", shot: 1, change: { scale: 10, centre: { x: 0.5, y: 0.25 } } }),
+      job("upright", { do: "shot", shot: "1", change: { scale: 10, centre: { x: 0.5, y: 0.25 } } }),
     );
     const middle = 38 + 413 / 2;
     near(at(Math.round(middle) - 12, 300), RED);
@@ -112,7 +112,7 @@ describe("paintSheet", () => {
 
   it("leaves paper bare beside a whole photo", async () => {
     // A 700 × 900 photo on its side, whole: 35 × 27.2 mm in a 35 × 45 mm cell; 8.9 mm bare above and below.
-    const { at } = await painted(job("black", { do: "shot", shot: 1, change: { turn: 90, fit: "whole" } }));
+    const { at } = await painted(job("black", { do: "shot", shot: "1", change: { turn: 90, fit: "whole" } }));
     near(at(240, 57 + 90), [255, 255, 255]);
     near(at(240, 57 + 120), [0, 0, 0]);
   });

@@ -34,7 +34,7 @@ export function CheckList() {
   );
 }
 
-function FindingLine({ finding: { level, sentence, cells, mend } }: { finding: Finding }) {
+function FindingLine({ finding: { level, sentence, cells, mend, orElse } }: { finding: Finding }) {
   const dispatch = useAppDispatch();
   const { icon: Icon, classes, word } = LEVELS[level];
   const point = (keys: string[]) => () => void dispatch(pointedAt(keys));
@@ -50,19 +50,23 @@ function FindingLine({ finding: { level, sentence, cells, mend } }: { finding: F
           <span className="sr-only">{word}: </span>
           {sentence}
         </p>
-        {mend && (
-          <button
-            type="button"
-            className="mt-1 rounded font-semibold text-accent underline decoration-accent/40 underline-offset-3 hover:decoration-accent"
-            onFocus={point(cells)}
-            onBlur={point([])}
-            onClick={() => {
-              dispatch(edit(mend.edit));
-              dispatch(pointedAt([]));
-            }}
-          >
-            {mend.label}
-          </button>
+        {[mend, orElse].map(
+          (way) =>
+            way && (
+              <button
+                key={way.label}
+                type="button"
+                className="mt-1 mr-3 rounded font-semibold text-accent underline decoration-accent/40 underline-offset-3 hover:decoration-accent"
+                onFocus={point(cells)}
+                onBlur={point([])}
+                onClick={() => {
+                  dispatch(edit(way.edit));
+                  dispatch(pointedAt([]));
+                }}
+              >
+                {way.label}
+              </button>
+            ),
         )}
       </div>
     </li>

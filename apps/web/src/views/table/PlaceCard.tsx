@@ -17,7 +17,16 @@ import {
   Undo2,
   type LucideIcon,
 } from "lucide-react";
-import { LIMITS, type AlignTo, type CellPlan, type Job, type Place, type SheetPlan } from "@wide-quilt/core";
+import {
+  LIMITS,
+  numberedShot,
+  shotNumber,
+  type AlignTo,
+  type CellPlan,
+  type Job,
+  type Place,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
@@ -177,16 +186,16 @@ function Tools({ several }: { several: number }) {
 function ShotAndSheet({ job, sheet, cells }: Props) {
   const dispatch = useAppDispatch();
   const sheets = useAppSelector(selectSheets);
-  const shot = cells.every((cell) => cell.shot === cells[0]!.shot) ? cells[0]!.shot : 0;
+  const shared = cells.every(({ slot }) => slot === cells[0]!.slot);
   return (
     <div className="mt-2.5 grid grid-cols-2 gap-2">
       <NumberField
         label="Shot number"
-        value={shot}
+        value={shared ? shotNumber(cells[0]!.slot) : 0}
         least={1}
         most={9999}
         whole
-        onChange={(next) => dispatch(shareShot(next))}
+        onChange={(next) => dispatch(shareShot(numberedShot(next)))}
       />
       {sheets.length > 1 && (
         <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">

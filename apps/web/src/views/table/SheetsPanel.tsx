@@ -89,7 +89,10 @@ function SheetList() {
             <IconButton
               label={`Remove sheet ${sheet.number}`}
               disabled={sheets.length === 1}
-              onClick={() => dispatch(edit({ do: "remove sheet", sheet: sheet.id }))}
+              onClick={() => {
+                const on = sheet.cells.map(({ key }) => key);
+                dispatch(edit({ do: "remove sheet", sheet: sheet.id, ...(on.length > 0 && { on }) }));
+              }}
             >
               <Trash2 size={14} aria-hidden />
             </IconButton>

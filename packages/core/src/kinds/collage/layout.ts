@@ -8,12 +8,22 @@ import {
   type WholeQuestion,
 } from "../../collage/index.ts";
 import { grown, type Rect, type Size } from "../../geometry/index.ts";
-import { LIMITS, shotByNumber, type Job } from "../../job/index.ts";
+import {
+  LIMITS,
+  numberedSheet,
+  photoCell,
+  photoNumber,
+  placeCell,
+  placeNumber,
+  type Job,
+  type Place,
+} from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
 import { remembered } from "../../remembered.ts";
 import { layoutArea, waysToLie } from "../area.ts";
-import type { LaidCell, LaidSheet, Layout } from "../layout.ts";
+import { isOut, photoFlow, waitingSlot, type Flowing } from "../flow.ts";
+import type { LaidCell, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 
 type CollageTicket = TicketOf<"collage">;
@@ -35,11 +45,12 @@ interface Divided {
 
 /** Photos that fill a finished rectangle: nothing cropped, in filled rows, by counts, or as a grid. */
 export function layOutCollage(job: Job, ticket: CollageTicket, photos: Photos): Layout {
-  const ids = job.stash.map(({ id }) => id);
-  const proportions = proportionsOf(job, ticket, photos);
+  const counted = ticket.way === "counts" || ticket.way === "grid";
+  const coming = photoFlow(job).all.filter(({ ref }) => !isOut(job, ref));
+  const proportions = proportionsOf(coming, counted, photos);
   const ways = waysToLie(job.sheet, job.sheet.paper).flatMap((lying) => {
     const area = grown(layoutArea(job.sheet, lying), -ticket.border);
-    const divided = area.width > 0 && area.height > 0 ? divide(ticket, job, area, proportions) : null;
+    const divided = area.width > 0 && area.height > 0 ? divide(ticket, coming, area, proportions) : null;
     return divided && smallest(divided.cells) >= LIMITS.piece.least ? [{ lying, area, divided }] : [];
   });
   const way = ways.reduce<(typeof ways)[number] | undefined>(
@@ -54,25 +65,21 @@ export function layOutCollage(job: Job, ticket: CollageTicket, photos: Photos): 
     };
   }
   const { cells, crop, arrangement } = way.divided;
-  const counted = ticket.way === "counts" || ticket.way === "grid";
-  const count = counted && ticket.sheets === "all" ? Math.max(1, Math.ceil(ids.length / cells.length)) : 1;
-  const sheet = (index: number): LaidSheet => ({
-    paper: job.sheet.paper,
-    lying: way.lying,
-    cells: cells.map((cell, i): LaidCell => {
-      const shot = index * cells.length + i + 1;
-      const finished = { ...cell, x: um(way.area.x + cell.x), y: um(way.area.y + cell.y) };
-      return { key: String(shot), shot, finished, turn: 0, photo: ids[shot - 1] ?? null };
-    }),
-  });
+  const rects = cells.map((cell) => ({ ...cell, x: um(way.area.x + cell.x), y: um(way.area.y + cell.y) }));
+  const laid = counted ? inPlaces(job, ticket, coming, rects) : [oneEach(job, coming, rects)];
   const grid = ticket.way === "grid";
   return {
-    sheets: Array.from({ length: count }, (_, index) => sheet(index)),
+    // A sheet whose places were all taken out is none.
+    sheets: laid.flatMap((on, index) =>
+      on.length === 0 && laid.length > 1
+        ? []
+        : [{ name: numberedSheet(index + 1), paper: job.sheet.paper, lying: way.lying, cells: on }],
+    ),
     sums: {
       columns: grid ? ticket.columns : 0,
       rows: grid ? ticket.rows : 0,
       perSheet: cells.length,
-      pieces: cells.length * count,
+      pieces: cells.length * laid.length,
       mostPerSheet: cells.length,
       crop,
       arrangement,
@@ -80,18 +87,72 @@ export function layOutCollage(job: Job, ticket: CollageTicket, photos: Photos): 
   };
 }
 
-/** Width over height of the photo in each cell, in the order of shots. */
-function proportionsOf(job: Job, { way }: CollageTicket, photos: Photos): number[] {
-  const follows = way === "whole" || way === "lines";
-  const count = follows ? job.stash.length || PLACEHOLDERS : job.stash.length;
-  return Array.from({ length: count }, (_, i) => {
-    const id = shotByNumber(job, i + 1).photo ?? job.stash[i]?.id;
-    const facts = id === undefined ? undefined : photos[id];
+/** Cells that are made for their photos. */
+const oneEach = ({ numbered }: Job, coming: readonly Flowing[], rects: readonly Rect[]): LaidCell[] =>
+  rects.map((finished, i): LaidCell => {
+    const { slot, shot, of, photo } = coming[i] ?? waitingSlot(numbered + i + 1);
+    return { key: photoCell(photoNumber(slot)!), slot, shot, of, photo, finished, turn: 0 };
+  });
+
+/**
+ * Places that photos come to in their order, on as many sheets as they fill. A place that was taken out, or given the photo
+ * of a shot of its own, is passed over; one that was put by hand stays when the sheet has fewer of them by now.
+ */
+function inPlaces(
+  job: Job,
+  { sheets }: CollageTicket,
+  coming: readonly Flowing[],
+  rects: readonly Rect[],
+): LaidCell[][] {
+  const flow = photoFlow(job);
+  const laid: LaidCell[][] = [];
+  let next = 0;
+  do {
+    const sheet = laid.length + 1;
+    const here = [
+      ...rects.map((finished, i) => ({ key: placeCell(sheet, i + 1), finished })),
+      ...putByHand(job, sheet, rects.length),
+    ].filter(({ key }) => !job.cells[key]?.gone);
+    laid.push(
+      here.map(({ key, finished }): LaidCell => {
+        const own = job.cells[key]?.shot;
+        const { slot, shot, of, photo } =
+          own !== undefined
+            ? flow.at(own)
+            : (coming[next] ?? waitingSlot(job.numbered + 1 + next - coming.length));
+        if (own === undefined) next++;
+        return { key, slot, shot, of, photo, finished, turn: 0 };
+      }),
+    );
+  } while (sheets === "all" && next < coming.length);
+  return laid;
+}
+
+/** Places of a sheet that were put by hand and are beyond those that it has now. */
+const putByHand = ({ cells }: Job, sheet: number, places: number) =>
+  Object.entries(cells).flatMap(([key, { place }]) => {
+    const number = placeNumber(key, sheet);
+    return place && number !== null && number > places ? [{ key, finished: rectOf(place) }] : [];
+  });
+
+const rectOf = ({ x, y, width, height }: Place): Rect => ({ x, y, width, height });
+
+/** Width over height of the photo in each cell, in the order in which they come. */
+function proportionsOf(coming: readonly Flowing[], counted: boolean, photos: Photos): number[] {
+  if (coming.length === 0)
+    return counted ? [] : Array.from({ length: PLACEHOLDERS }, () => COMMON_PROPORTION);
+  return coming.map(({ photo }) => {
+    const facts = photo === null ? undefined : photos[photo];
     return facts ? facts.width / facts.height : COMMON_PROPORTION;
   });
 }
 
-function divide(ticket: CollageTicket, job: Job, area: Size, proportions: readonly number[]): Divided | null {
+function divide(
+  ticket: CollageTicket,
+  coming: readonly Flowing[],
+  area: Size,
+  proportions: readonly number[],
+): Divided | null {
   const { gap, along } = ticket;
   const room: Size = { width: area.width, height: area.height };
   switch (ticket.way) {
@@ -102,7 +163,7 @@ function divide(ticket: CollageTicket, job: Job, area: Size, proportions: readon
         return fitted && { ...fitted, arrangement: ticket.arrangement! };
       }
       if (proportions.length > LIMITS.wholeCollage) return null;
-      const weights = job.stash.length > 0 ? job.stash.map(({ id }) => ticket.weights[id] ?? 1) : undefined;
+      const weights = coming.length > 0 ? coming.map(({ ref }) => ticket.weights[ref.id] ?? 1) : undefined;
       const found = search({ area: room, gap, proportions, weights, proposal: ticket.proposal });
       return found && { cells: found.cells, crop: found.crop, arrangement: writeTree(found.tree) };
     }

@@ -131,11 +131,11 @@ describe("a contact sheet", () => {
   });
 
   it("keeps a crop with its photo when the order changes", () => {
-    const cropped = make({ do: "shot", shot: 5, change: { scale: 2 } });
+    const cropped = make({ do: "shot", shot: "p5", change: { scale: 2 } });
     const sorted = applyEdit(cropped, { do: "pick", change: { by: "name", down: true } });
     const cell = arrange(sorted, photos)
       .flatMap(({ cells }) => cells)
-      .find(({ shot }) => shot === 5)!;
+      .find(({ shot }) => shot === "p5")!;
     expect([cell.photo, cell.sits.scale]).toEqual(["p4", 2]);
   });
 });

@@ -1,5 +1,5 @@
 import { bottom, type Rect, type Size } from "../../geometry/index.ts";
-import { shotByNumber, type Job } from "../../job/index.ts";
+import { numberedSheet, type Job } from "../../job/index.ts";
 import { mm, nearest, um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
 import { styleOfAll } from "../../style/index.ts";
@@ -100,7 +100,13 @@ function flow(
     const last = sheets.at(-1);
     if (last && y + needed <= bottom(area) + 1) return last;
     y = area.y;
-    const sheet: LaidSheet = { paper: job.sheet.paper, lying, cells: [], words: lines(job, ticket, mesh) };
+    const sheet: LaidSheet = {
+      name: numberedSheet(sheets.length + 1),
+      paper: job.sheet.paper,
+      lying,
+      cells: [],
+      words: lines(job, ticket, mesh),
+    };
     sheets.push(sheet);
     return sheet;
   };
@@ -118,7 +124,7 @@ function flow(
     for (let i = 0; i < frames.length; i += columns) {
       const sheet = open(room);
       const row = frames.slice(i, i + columns);
-      row.forEach((frame, column) => sheet.cells.push(cellOf(job, mesh, frame, column, y, photos)));
+      row.forEach((frame, column) => sheet.cells.push(cellOf(mesh, frame, column, y, photos)));
       y += room + gap;
     }
   }
@@ -126,9 +132,8 @@ function flow(
 }
 
 function cellOf(
-  job: Job,
   { area, columns, thumb, words }: Mesh,
-  { photo, at, number }: Frame,
+  frame: Frame,
   column: number,
   y: number,
   photos: Photos,
@@ -136,14 +141,12 @@ function cellOf(
   // Columns are spread over the whole width, so that the last one ends at the margin.
   const step = columns > 1 ? (area.width - thumb.width) / (columns - 1) : 0;
   const x = area.x + Math.round(column * step);
-  const shown = shotByNumber(job, at).photo ?? photo?.id ?? null;
-  const facts = shown === null ? undefined : photos[shown];
+  const facts = frame.photo === null ? undefined : photos[frame.photo];
   const proportion = facts ? facts.width / facts.height : COMMON_PROPORTION;
   const width = Math.min(thumb.width, nearest(thumb.height * proportion));
   const height = Math.min(thumb.height, nearest(thumb.width / proportion));
   return {
-    key: String(at),
-    shot: at,
+    ...frame,
     finished: {
       x: um(x + Math.floor((thumb.width - width) / 2)),
       // Right above its words; without any in the middle of its room.
@@ -152,8 +155,6 @@ function cellOf(
       height: um(height),
     },
     turn: 0,
-    photo: photo?.id ?? null,
-    frame: number,
     under: {
       x: um(x),
       y: um(y + thumb.height + AWAY),

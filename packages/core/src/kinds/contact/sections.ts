@@ -1,17 +1,13 @@
-import type { Job, PhotoRef } from "../../job/index.ts";
+import { photoCell, type CellName, type Job, type PhotoRef } from "../../job/index.ts";
 import type { Photos } from "../../plan/index.ts";
 import { pickedPhotos } from "../../stash/index.ts";
 import { fill } from "../../words/index.ts";
+import { isOut, photoFlow, waitingSlot, type Slot } from "../flow.ts";
 import type { TicketOf } from "../tickets.ts";
 
-/** One photo of a contact sheet. */
-export interface Frame {
-  /** Null for the places of a sheet that has no photos yet. */
-  photo: PhotoRef | null;
-  /** Its place in the stash, from 1. */
-  at: number;
-  /** Its number on the contact sheet, from 1. */
-  number: number;
+/** One photo of a contact sheet, or a place where there are none yet. */
+export interface Frame extends Slot {
+  key: CellName;
 }
 
 /** Photos that stand together under a heading; no heading where there is only one section. */
@@ -23,25 +19,22 @@ export interface Section {
 /** Places shown while there are no photos. */
 const EMPTY_PLACES = 12;
 
-/**
- * The picked photos in sections. Sections come in the order of their first photo. A photo’s number is its place among all
- * of the job’s, so that it is the same on every sheet, however they are sorted and whichever are shown.
- */
+/** The picked photos in sections. Sections come in the order of their first photo. */
 export function sectionsOf(job: Job, breaks: TicketOf<"contact">["breaks"], photos: Photos): Section[] {
   if (job.stash.length === 0) {
-    const frames = Array.from({ length: EMPTY_PLACES }, (_, i) => ({
-      photo: null,
-      at: i + 1,
-      number: i + 1,
+    const frames = Array.from({ length: EMPTY_PLACES }, (_, i): Frame => ({
+      key: photoCell(job.numbered + i + 1),
+      ...waitingSlot(job.numbered + i + 1),
     }));
     return [{ title: null, frames }];
   }
   const sections = new Map<string, Section>();
-  for (const { photo, at } of pickedPhotos(job, photos)) {
-    const title = breaks === "none" ? null : titleOf(breaks, photo, photos);
+  for (const { ref, ...slot } of photoFlow(job, pickedPhotos(job, photos)).all) {
+    if (isOut(job, ref)) continue;
+    const title = breaks === "none" ? null : titleOf(breaks, ref, photos);
     const section = sections.get(title ?? "") ?? { title, frames: [] };
     sections.set(title ?? "", section);
-    section.frames.push({ photo, at, number: at });
+    section.frames.push({ key: photoCell(ref.number), ...slot });
   }
   return [...sections.values()];
 }

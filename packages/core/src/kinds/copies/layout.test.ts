@@ -140,16 +140,16 @@ describe("copies of each photo", () => {
   it("keep what was set by hand on a photo’s pieces when another is taken out or moved", () => {
     const style = { border: null };
     let job = of({ copies: 2 });
-    job = applyEdit(job, { do: "shot", shot: 3, change: { scale: 2 } });
-    job = applyEdit(job, { do: "style cells", cells: ["3-2"], change: style });
+    job = applyEdit(job, { do: "shot", shot: "p3", change: { scale: 2 } });
+    job = applyEdit(job, { do: "style cells", cells: ["p3.2"], change: style });
     const cellOf = (after: Job) =>
       arrange(after, {})
         .flatMap(({ cells }) => cells)
         .filter(({ styled }) => styled.length > 0)
         .map(({ key, photo, sits }) => [key, photo, sits.scale]);
-    expect(cellOf(job)).toEqual([["3-2", "c", 2]]);
-    expect(cellOf(applyEdit(job, { do: "remove photo", photo: "a" }))).toEqual([["2-2", "c", 2]]);
-    expect(cellOf(applyEdit(job, { do: "move photo", photo: "c", to: 0 }))).toEqual([["1-2", "c", 2]]);
+    expect(cellOf(job)).toEqual([["p3.2", "c", 2]]);
+    expect(cellOf(applyEdit(job, { do: "remove photo", photo: "a" }))).toEqual([["p3.2", "c", 2]]);
+    expect(cellOf(applyEdit(job, { do: "move photo", photo: "c", to: 0 }))).toEqual([["p3.2", "c", 2]]);
   });
 
   it("are the way to print a photo that is on no sheet", () => {

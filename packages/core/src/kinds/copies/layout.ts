@@ -1,19 +1,20 @@
 import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
 import { blockFor, fitGrid, mostOf, type GridFit, type MostQuestion } from "../../fit/index.ts";
-import { LIMITS, type Job } from "../../job/index.ts";
+import { countedCell, LIMITS, numberedSheet, numberedShot, photoCell, type Job } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
 import { remembered } from "../../remembered.ts";
 import { pickedPhotos } from "../../stash/index.ts";
 import { layoutArea, waysToLie } from "../area.ts";
 import { placedBlock } from "../block.ts";
+import { photoFlow, type Slot } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 
 type CopiesTicket = TicketOf<"copies">;
 
 /** One piece of the job: which photo it shows. */
-type Of = Pick<LaidCell, "key" | "shot" | "photo" | "frame">;
+type Of = Pick<LaidCell, "key" | keyof Slot>;
 
 const most = remembered((question: MostQuestion) => mostOf(question));
 
@@ -60,7 +61,12 @@ export function layOutCopies(job: Job, ticket: CopiesTicket, photos: Photos): La
     sheets: Array.from({ length: sheets }, (_, index) => {
       const before = index * way.count;
       const here = places.slice(0, Math.min(places.length, pieces - before));
-      return { paper: sheet.paper, lying: way.lying, cells: here.map((place, i) => cell(place, before + i)) };
+      return {
+        name: numberedSheet(index + 1),
+        paper: sheet.paper,
+        lying: way.lying,
+        cells: here.map((place, i) => cell(place, before + i)),
+      };
     }),
     sums: {
       columns: sheets === 0 || !asGrid ? 0 : block.columns,
@@ -74,23 +80,20 @@ export function layOutCopies(job: Job, ticket: CopiesTicket, photos: Photos): La
 }
 
 /** All pieces show the first photo until another is put in one. */
-function copiesOfOne({ stash }: Job, copies: number): Of[] {
-  const photo = stash[0]?.id ?? null;
+function copiesOfOne(job: Job, copies: number): Of[] {
+  const slot = photoFlow(job).at(numberedShot(1));
   const length = Math.min(copies, LIMITS.copies.most);
-  return Array.from({ length }, (_, n) => ({ key: String(n + 1), shot: 1, photo }));
+  return Array.from({ length }, (_, n) => ({ key: countedCell(n + 1), ...slot }));
 }
 
 /** So many of one photo, then of the next; as if there were one photo while there is none. */
 function copiesOfEach(job: Job, photos: Photos, copies: number): Of[] {
   if (job.stash.length === 0) return copiesOfOne(job, copies);
   const each = Math.min(copies, LIMITS.copies.most);
-  return pickedPhotos(job, photos).flatMap(({ photo: { id }, at }) =>
-    Array.from({ length: each }, (_, n) => ({
-      key: n === 0 ? String(at) : `${at}-${n + 1}`,
-      shot: at,
-      photo: id,
-      frame: at,
-    })),
+  return photoFlow(job, pickedPhotos(job, photos)).all.flatMap(({ ref, ...slot }) =>
+    Array.from({ length: each }, (_, n): Of => ({ key: photoCell(ref.number, n + 1), ...slot })).filter(
+      ({ key }) => !job.cells[key]?.gone,
+    ),
   );
 }
 

@@ -1,3 +1,4 @@
+import { numberedSheet } from "../../job/index.ts";
 import { kind } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import { waysToLie } from "../area.ts";
@@ -11,7 +12,9 @@ export const free = kind({
   marks: "none",
   fresh: ({ gap }) => ({ kind: "free", gap }),
   layOut: ({ sheet }) => ({
-    sheets: [{ paper: sheet.paper, lying: waysToLie(sheet, sheet.paper)[0]!, cells: [] }],
+    sheets: [
+      { name: numberedSheet(1), paper: sheet.paper, lying: waysToLie(sheet, sheet.paper)[0]!, cells: [] },
+    ],
     sums: { columns: 0, rows: 0, perSheet: 0, pieces: 0, mostPerSheet: 0 },
   }),
   say: (job, _ticket, words) => {

@@ -14,8 +14,8 @@ export const mixed = kind({
   fresh: ({ gap }) => ({
     kind: "mixed",
     pieces: [
-      { shot: 1, width: inch(4), height: inch(6), quantity: 2, mayTurn: true, photo: null },
-      { shot: 2, width: inch(2.5), height: inch(3.5), quantity: 4, mayTurn: true, photo: null },
+      { shot: 1, width: inch(4), height: inch(6), quantity: 2, mayTurn: true, photo: null, order: 1 },
+      { shot: 2, width: inch(2.5), height: inch(3.5), quantity: 4, mayTurn: true, photo: null, order: 1 },
     ],
     papers: [],
     gap,
@@ -33,11 +33,18 @@ export const mixed = kind({
       line.photo === photo.id ? { ...line, photo: to?.id ?? null } : line,
     ),
   }),
-  withoutPhotos: (ticket) => ({
-    ...ticket,
-    pieces: ticket.pieces.map((line) => ({ ...line, photo: null })),
-    packing: null,
-  }),
+  // The lines of one photo wait for one, in the order in which the photos lie.
+  withoutPhotos: (ticket, stash) => {
+    const chosen = stash.filter(({ id }) => ticket.pieces.some(({ photo }) => photo === id));
+    return {
+      ...ticket,
+      pieces: ticket.pieces.map((line) => {
+        const at = chosen.findIndex(({ id }) => id === line.photo);
+        return { ...line, photo: null, order: at === -1 ? line.order : at + 1 };
+      }),
+      packing: null,
+    };
+  },
   followsStash: () => false,
   showInAll: ({ pieces }, { id }) => ({ pieces: pieces.map((line) => ({ ...line, photo: id })) }),
 });

@@ -1,6 +1,7 @@
-import type { Job } from "../../job/index.ts";
+import { copyCell, type Job, type PhotoId } from "../../job/index.ts";
 import { nearest, um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
+import { ticketSlot } from "../flow.ts";
 import type { Layout } from "../layout.ts";
 import { layOutPacked, packedQuestion, type PackedQuestion } from "../packed/index.ts";
 import type { MixedPiece, TicketOf } from "../tickets.ts";
@@ -16,11 +17,10 @@ export const layOutMixed = (job: Job, ticket: MixedTicket, photos: Photos): Layo
     const line = ticket.pieces[place.piece]!;
     const { x, y, width, height } = place;
     return {
-      key: `${line.shot}.${copy}`,
-      shot: line.shot,
+      key: copyCell(line.shot, copy),
+      ...ticketSlot(job, line.shot, photoOf(line, job)),
       finished: { x, y, width, height },
       turn: place.turned ? 90 : 0,
-      photo: line.photo ?? job.stash[0]?.id ?? null,
     };
   });
 
@@ -37,10 +37,14 @@ export function mixedQuestion(job: Job, ticket: MixedTicket, photos: Photos): Pa
 }
 
 /** The finished height of a line: typed, or by its photo's own proportion. */
-export function heightOf(line: MixedPiece, { stash }: Job, photos: Photos) {
+export function heightOf(line: MixedPiece, job: Job, photos: Photos) {
   if (line.height !== null) return line.height;
-  const id = line.photo ?? stash[0]?.id;
-  const photo = id === undefined ? undefined : photos[id];
+  const id = photoOf(line, job);
+  const photo = id === null ? undefined : photos[id];
   const proportion = photo ? photo.width / photo.height : COMMON_PROPORTION;
   return um(Math.max(3000, nearest(line.width / proportion)));
 }
+
+/** The photo of a line: the one that was chosen, or the one at its place among those of the job. */
+const photoOf = ({ photo, order }: MixedPiece, { stash }: Job): PhotoId | null =>
+  photo ?? stash[order - 1]?.id ?? null;

@@ -11,7 +11,15 @@ const job = (width: number, height: number, quantity: number) => {
   const paper = { name: "10 × 15 cm", width: mm(100), height: mm(150) };
   const margins = { top: mm(0), right: mm(25), bottom: mm(0), left: mm(25) };
   const setUp = applyEdit(fresh, { do: "sheet", change: { paper, margins, lie: "most" } });
-  const piece = { shot: 1, width: mm(width), height: mm(height), quantity, mayTurn: true, photo: null };
+  const piece = {
+    shot: 1,
+    width: mm(width),
+    height: mm(height),
+    quantity,
+    mayTurn: true,
+    photo: null,
+    order: 1,
+  };
   return applyEdit(setUp, { do: "ticket", change: { pieces: [piece], gap: mm(0) } });
 };
 

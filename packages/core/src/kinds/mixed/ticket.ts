@@ -12,7 +12,8 @@ export const mixedPiece = z.strictObject({
     .describe("Finished height; null for the photo’s own proportion"),
   quantity: count(LIMITS.quantity, "How many of them"),
   mayTurn: z.boolean().describe("Whether they may lie on their side"),
-  photo: photoId.nullable().describe("The photo; null for the first of the job"),
+  photo: photoId.nullable().describe("The photo; null for the one at its place among those of the job"),
+  order: count({ least: 1, most: LIMITS.lines }, "That place, from 1"),
 });
 
 /** The ticket of "mixed sizes". */

@@ -1,5 +1,5 @@
 import { area, onItsSide, right, type Size } from "../../geometry/index.ts";
-import type { Job } from "../../job/index.ts";
+import { numberedSheet, type Job } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import { packQuickly, type Packing, type PackPlace, type PackQuestion } from "../../pack/index.ts";
 import { remembered } from "../../remembered.ts";
@@ -26,7 +26,7 @@ export function layOutPacked(
 ): Layout {
   const packing = keptPacking(kept, question) ?? quick(question);
   const copies = new Map<number, number>();
-  const sheets = packing.sheets.map(({ paper, places }) => {
+  const sheets = packing.sheets.map(({ paper, places }, index) => {
     const { paper: own, lying } = papers[paper]!;
     const upright = uprightMostly(job, lying, places);
     const cells = placedBlock(upright.places, layoutArea(job.sheet, upright.lying), place).map((found) => {
@@ -34,7 +34,7 @@ export function layOutPacked(
       copies.set(found.piece, copy);
       return cell(found, copy);
     });
-    return { paper: own, lying: upright.lying, cells };
+    return { name: numberedSheet(index + 1), paper: own, lying: upright.lying, cells };
   });
   const perSheet = Math.max(0, ...sheets.map(({ cells }) => cells.length));
   return {

@@ -1,3 +1,4 @@
+import { numberedShot } from "../../job/index.ts";
 import { ruleById } from "../../rules/index.ts";
 import { kind } from "../kind.ts";
 import { layOutPortraits, portraitsQuestion } from "./layout.ts";
@@ -32,7 +33,7 @@ export const portraits = kind({
   say: sayPortraits,
   packing: (job, ticket) => (ticket.sheets === "packed" ? portraitsQuestion(job, ticket) : null),
   ruleOf: (ticket, shot) => {
-    const someone = ticket.people.find((one) => one.shot === shot);
+    const someone = ticket.people.find((one) => numberedShot(one.shot) === shot);
     return someone ? ruleFor(ticket, someone) : null;
   },
   withPhotos,

@@ -1,7 +1,8 @@
 import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
-import type { Job } from "../../job/index.ts";
+import { copyCell, numberedSheet, type Job } from "../../job/index.ts";
 import { mm, um } from "../../length/index.ts";
 import type { PackPlace } from "../../pack/index.ts";
+import { ticketSlot } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import { layOutPacked, packedQuestion, type PackedQuestion } from "../packed/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
@@ -20,7 +21,7 @@ export function layOutPortraits(job: Job, ticket: PortraitsTicket): Layout {
       portraitsQuestion(job, ticket),
       ticket.packing,
       ticket.place,
-      cellsOf(ticket, ticket.people),
+      cellsOf(job, ticket, ticket.people),
     );
   }
   const each = ticket.people.map((someone) =>
@@ -29,13 +30,15 @@ export function layOutPortraits(job: Job, ticket: PortraitsTicket): Layout {
       portraitsQuestion(job, ticket, [someone]),
       null,
       ticket.place,
-      cellsOf(ticket, [someone]),
+      cellsOf(job, ticket, [someone]),
     ),
   );
   const sum = (of: (layout: Layout) => number) => each.reduce((total, layout) => total + of(layout), 0);
   const perSheet = Math.max(0, ...each.map(({ sums }) => sums.perSheet));
   return {
-    sheets: each.flatMap(({ sheets }) => sheets),
+    sheets: each
+      .flatMap(({ sheets }) => sheets)
+      .map((sheet, i) => ({ ...sheet, name: numberedSheet(i + 1) })),
     sums: {
       columns: 0,
       rows: 0,
@@ -67,15 +70,14 @@ export function portraitsQuestion(
 }
 
 const cellsOf =
-  (ticket: PortraitsTicket, people: readonly Person[]) =>
+  (job: Job, ticket: PortraitsTicket, people: readonly Person[]) =>
   (place: PackPlace, copy: number): LaidCell => {
     const someone = people[place.piece]!;
     return {
-      key: `${someone.shot}.${copy}`,
-      shot: someone.shot,
+      key: copyCell(someone.shot, copy),
+      ...ticketSlot(job, someone.shot, someone.photo),
       finished: photoIn(place, ruleFor(ticket, someone).size),
       turn: place.turned ? 90 : 0,
-      photo: someone.photo,
       ...(ticket.names && { caption: personName(someone) }),
     };
   };

@@ -1,4 +1,4 @@
-import type { PhotoRef } from "../../job/index.ts";
+import type { NewPhoto } from "../../job/index.ts";
 import { LIMITS } from "../../job/limits.ts";
 import { DOCUMENT_RULES, ruleTitle, type DocumentRule } from "../../rules/index.ts";
 import { PHOTO_HEADINGS, photosByName, readTable } from "../../stash/index.ts";
@@ -32,7 +32,7 @@ type Column = keyof typeof HEADINGS;
 export function readPeople(
   text: string,
   ticket: Pick<TicketOf<"portraits">, "rules">,
-  stash: readonly PhotoRef[],
+  stash: readonly NewPhoto[],
 ): PeopleReading {
   const { head, lines, problems } = readTable(text);
   const columns = columnsOf(head);
@@ -105,7 +105,7 @@ function cut(text: string, most: number, say: (sentence: string) => void): strin
 function photoFor(
   file: string,
   others: readonly string[],
-  photo: (wanted: string) => PhotoRef | undefined,
+  photo: (wanted: string) => NewPhoto | undefined,
   who: string,
   say: (sentence: string) => void,
 ): string | null {

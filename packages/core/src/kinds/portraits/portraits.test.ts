@@ -162,8 +162,8 @@ describe("pieces of people", () => {
       ...(turn === 0 ? [finished.width, finished.height] : [finished.height, finished.width]),
     ]);
     expect(sizes.sort()).toEqual([
-      [1, mm(35), mm(45)],
-      [2, mm(30), mm(40)],
+      ["1", mm(35), mm(45)],
+      ["2", mm(30), mm(40)],
     ]);
     const named = sheet!.cells.map(({ over: [ink], ...cell }) => {
       if (ink?.kind !== "text") throw new Error("no name under the cell");
@@ -221,8 +221,8 @@ describe("how people stand to their rules", () => {
       change: { rule: "us-passport", rules: [ruleById("us-passport")] },
     };
     expect(report(applyEdit(job, us))[0]!.state).toBe("not measured");
-    const byHand = applyEdit(job, { do: "shot", shot: 1, change: { scale: 1 } });
-    const tight = applyEdit(byHand, { do: "shot", shot: 1, change: { scale: 3 } });
+    const byHand = applyEdit(job, { do: "shot", shot: "1", change: { scale: 1 } });
+    const tight = applyEdit(byHand, { do: "shot", shot: "1", change: { scale: 3 } });
     const [ada] = report(tight);
     expect(ada!.state).toBe("fails");
     expect(ada!.cell!.byHand).toBe(true);

@@ -1,5 +1,5 @@
 import type { Size } from "../../geometry/index.ts";
-import type { Job } from "../../job/index.ts";
+import { numberedSheet, type Job } from "../../job/index.ts";
 import { mm, nearest, um, writeMeasure, type Um } from "../../length/index.ts";
 import type { Stroke } from "../../plan/index.ts";
 import type { Type } from "../../words/index.ts";
@@ -63,7 +63,7 @@ export function layOutRuler({ sheet }: Job): Layout {
     },
   }));
   return {
-    sheets: [{ paper: sheet.paper, lying, cells: [], words, lines }],
+    sheets: [{ name: numberedSheet(1), paper: sheet.paper, lying, cells: [], words, lines }],
     sums: { columns: 0, rows: 0, perSheet: 0, pieces: 0, mostPerSheet: 0 },
   };
 }

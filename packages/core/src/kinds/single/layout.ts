@@ -1,9 +1,10 @@
 import { grown, onItsSide, type Rect, type Size } from "../../geometry/index.ts";
-import { shotByNumber, type Job } from "../../job/index.ts";
+import { photoCell, photoNumber, photoSheet, type Job } from "../../job/index.ts";
 import { nearest, um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
 import { pickedPhotos } from "../../stash/index.ts";
 import { layoutArea, waysToLie } from "../area.ts";
+import { isOut, photoFlow, waitingSlot, type Slot } from "../flow.ts";
 import type { LaidSheet, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 
@@ -14,20 +15,19 @@ const COMMON_PROPORTION = 2 / 3;
 
 /** Each photo on a sheet of its own, the paper lying as the photo does where it may. One empty cell without photos. */
 export function layOutSingles(job: Job, ticket: SingleTicket, photos: Photos): Layout {
-  const picked = pickedPhotos(job, photos).map(({ photo, at }) => ({
-    id: photo.id as string | null,
-    shot: at,
-  }));
-  const shown = job.stash.length > 0 ? picked : [{ id: null, shot: 1 }];
-  const sheets = shown.flatMap(({ id, shot }): LaidSheet[] => {
-    const photo = shotByNumber(job, shot).photo ?? id;
+  const shown: Slot[] =
+    job.stash.length > 0
+      ? photoFlow(job, pickedPhotos(job, photos)).all.filter(({ ref }) => !isOut(job, ref))
+      : [waitingSlot(job.numbered + 1)];
+  const sheets = shown.flatMap(({ slot, shot, of, photo }): LaidSheet[] => {
     const facts = photo === null ? undefined : photos[photo];
     const proportion = facts ? facts.width / facts.height : COMMON_PROPORTION;
     const lying = lieFor(job, proportion);
     const finished = cellFor(ticket, layoutArea(job.sheet, lying), proportion);
     if (!finished) return [];
-    const cell = { key: String(shot), shot, finished, turn: 0 as const, photo: id, frame: shot };
-    return [{ paper: job.sheet.paper, lying, cells: [cell] }];
+    const number = photoNumber(slot)!;
+    const cell = { key: photoCell(number), slot, shot, of, photo, finished, turn: 0 as const };
+    return [{ name: photoSheet(number), paper: job.sheet.paper, lying, cells: [cell] }];
   });
   const fit = sheets.length > 0 ? 1 : 0;
   return {

@@ -113,7 +113,7 @@ export function GraphicsEditor({ finish: { words } }: EditorProps) {
           <select
             className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-ink"
             value=""
-            onChange={({ target }) => add(fresh("backing", { kind: "photo", photo: target.value }))}
+            onChange={({ target }) => add(fresh("backing", { kind: "photo", photo: target.value, order: 1 }))}
           >
             <option value="">Choose a photo …</option>
             {job.stash.map(({ id, name }) => (
@@ -131,5 +131,6 @@ export function GraphicsEditor({ finish: { words } }: EditorProps) {
 function nameOf({ of }: Graphic, stash: readonly { id: string; name: string }[]): string {
   if (of.kind === "file") return of.name;
   if (of.kind === "words") return `“${of.text}”`;
+  if (of.photo === null) return stash[of.order - 1]?.name ?? `Photo ${of.order} of the job`;
   return stash.find(({ id }) => id === of.photo)?.name ?? "A photo";
 }

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { fromEvent } from "file-selector";
-import type { JobEdit, PhotoRef } from "@wide-quilt/core";
+import type { JobEdit, NewPhoto } from "@wide-quilt/core";
 import type { TakenIn, TakenPhoto } from "@wide-quilt/server/contract";
 import { server } from "../../../api/client.ts";
 import { NoAnswer, sentenceOf } from "../../../api/problem.ts";
@@ -123,7 +123,7 @@ function editsFor(photos: readonly TakenPhoto[], folders: ReadonlyMap<string, st
   });
   const added = photos
     .filter(({ name }) => !missing.has(name))
-    .map(({ id, name, stars, keywords }): PhotoRef => {
+    .map(({ id, name, stars, keywords }): NewPhoto => {
       const folder = folders.get(name);
       return {
         id,

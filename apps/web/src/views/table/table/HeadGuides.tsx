@@ -1,10 +1,17 @@
-import { crownFor, turnedSize, type CellPlan, type FaceOnPiece, type PersonReport } from "@wide-quilt/core";
+import {
+  crownFor,
+  numberedShot,
+  turnedSize,
+  type CellPlan,
+  type FaceOnPiece,
+  type PersonReport,
+} from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
 import { selectPeople } from "../../../table/faces.ts";
 
 /** Lines of the rule over the chosen portrait: crown, eyes and chin as they are, and the bands where they may be. */
 export function HeadGuides({ cell, px }: { cell: CellPlan; px(um: number): number }) {
-  const report = useAppSelector(selectPeople).find(({ person }) => person.shot === cell.shot);
+  const report = useAppSelector(selectPeople).find(({ person }) => numberedShot(person.shot) === cell.shot);
   const face = useAppSelector(({ openJob }) =>
     report?.photo ? openJob.job?.faces[report.photo] : undefined,
   );

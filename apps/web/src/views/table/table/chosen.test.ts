@@ -150,8 +150,8 @@ describe("the chosen cells", () => {
 
   it("share a shot, and with it a photo", () => {
     dispatch(chooseAll());
-    dispatch(shareShot(1));
-    expect(Object.values(job().cells).map(({ shot }) => shot)).toEqual([1, 1, 1]);
+    dispatch(shareShot("1"));
+    expect(Object.values(job().cells).map(({ shot }) => shot)).toEqual(["1", "1", "1"]);
   });
 
   it("are removed; a new one comes in the middle of the sheet", () => {

@@ -10,6 +10,7 @@ import {
   type Place,
   type Rect,
   type SheetPlan,
+  type ShotName,
 } from "@wide-quilt/core";
 import type { Dispatch, State } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
@@ -127,7 +128,7 @@ export const removeChosen = (): Thunk =>
 export const unplaceChosen = (): Thunk =>
   withChosen(({ cells, dispatch }) => dispatch(edit({ do: "unplace", cells: cells.map(({ key }) => key) })));
 
-export const shareShot = (shot: number): Thunk =>
+export const shareShot = (shot: ShotName): Thunk =>
   withChosen(({ cells, dispatch }) =>
     dispatch(edit({ do: "share shot", cells: cells.map(({ key }) => key), shot })),
   );

@@ -19,7 +19,7 @@ export function placeEdit(
     cells: Object.fromEntries(
       cells.map(({ cell, to }) => [
         cell.key,
-        { place: { ...placeOf(job, sheet, cell), ...to }, shot: cell.shot },
+        { place: { ...placeOf(job, sheet, cell), ...to }, shot: cell.slot },
       ]),
     ),
   };

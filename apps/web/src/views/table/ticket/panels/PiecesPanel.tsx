@@ -73,6 +73,7 @@ function oneForEach({ job, ticket }: Props): MixedPiece[] {
     quantity: 1,
     mayTurn: true,
     photo: id,
+    order: 1,
   }));
 }
 
@@ -134,7 +135,9 @@ function Line({ job, words, line, onChange, onRemove }: LineProps) {
             value={photo ?? ""}
             onChange={({ target }) => onChange({ photo: target.value || null })}
           >
-            <option value="">the first of the job</option>
+            <option value="">
+              {line.order === 1 ? "the first of the job" : `photo ${line.order} of the job`}
+            </option>
             {job.stash.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -171,7 +174,10 @@ function AddSize({ ticket: { pieces }, set, words }: Props) {
   const own = useAppSelector((state) => state.preferences.sizes);
   const add = ({ width, height }: Size) =>
     set({
-      pieces: [...pieces, { shot: nextShot(pieces), width, height, quantity: 1, mayTurn: true, photo: null }],
+      pieces: [
+        ...pieces,
+        { shot: nextShot(pieces), width, height, quantity: 1, mayTurn: true, photo: null, order: 1 },
+      ],
     });
   const sizes: (Size & { name: string })[] = [
     ...own.map((size) => ({ ...size, name: words.size(size) })),
@@ -203,7 +209,7 @@ function Packages({ ticket: { pieces }, set }: Props) {
   const dispatch = useAppDispatch();
   const all: PrintPackage[] = [...own, ...PACKAGES];
   const take = ({ pieces: wanted }: PrintPackage) =>
-    set({ pieces: wanted.map((one, i) => ({ ...one, shot: i + 1, mayTurn: true, photo: null })) });
+    set({ pieces: wanted.map((one, i) => ({ ...one, shot: i + 1, mayTurn: true, photo: null, order: 1 })) });
   const keep = (name: string) => {
     const kept = pieces.flatMap(({ width, height, quantity }) =>
       height === null ? [] : [{ width, height, quantity }],
