@@ -68,7 +68,7 @@ test("the stash: two thousand photos, multi-select, where used, replaced everywh
   folder,
   server,
 }) => {
-  const start = async (stash: { id: string; name: string }[]) => {
+  const start = async (stash: { id: string; name: string; number: number }[]) => {
     const fresh = await (
       await fetch(`${server.address}/api/jobs`, {
         method: "POST",
@@ -79,13 +79,17 @@ test("the stash: two thousand photos, multi-select, where used, replaced everywh
     const answer = await fetch(`${server.address}/api/jobs/import`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ ...fresh.job, stash }),
+      body: JSON.stringify({ ...fresh.job, stash, numbered: stash.length }),
     });
     return (await answer.json()).id as string;
   };
 
   await test.step("of two thousand only what is seen is drawn", async () => {
-    const many = Array.from({ length: 2000 }, (_, i) => ({ id: `p${i}`, name: `IMG_${i + 1}.jpg` }));
+    const many = Array.from({ length: 2000 }, (_, i) => ({
+      id: `p${i}`,
+      name: `IMG_${i + 1}.jpg`,
+      number: i + 1,
+    }));
     await page.goto(`${server.address}/jobs/${await start(many)}`);
     await expect(page.getByText("2000 in this job")).toBeVisible();
     const tiles = page.locator("[data-photo]");

@@ -70,9 +70,31 @@ export function selectLayout(state: State): Layout | undefined {
     laid.job.style === job.style &&
     laid.job.worn === job.worn &&
     laid.photos === photos &&
-    ((laid.job.shots === job.shots && laid.job.cells === job.cells) || !kindOf(job).followsStash(job));
+    samePhotos(laid.job.shots, job.shots) &&
+    (sameCells(laid.job.cells, job.cells) || !kindOf(job).followsStash(job));
   if (!same) laid = { job, photos, layout: layOut(job, photos) };
   return laid!.layout;
+}
+
+/** Whether shots show the same photos, however they sit. */
+function samePhotos(before: Job["shots"], after: Job["shots"]): boolean {
+  if (before === after) return true;
+  const photo = (shots: Job["shots"], name: string) => shots[name]?.photo ?? null;
+  return [...Object.keys(before), ...Object.keys(after)].every(
+    (name) => photo(before, name) === photo(after, name),
+  );
+}
+
+/** Whether the same cells are there and show the same, wherever they lie. */
+function sameCells(before: Job["cells"], after: Job["cells"]): boolean {
+  if (before === after) return true;
+  const says = (cells: Job["cells"], name: string) => {
+    const { gone, shot, place } = cells[name] ?? {};
+    return `${gone} ${shot} ${place !== undefined}`;
+  };
+  return [...Object.keys(before), ...Object.keys(after)].every(
+    (name) => says(before, name) === says(after, name),
+  );
 }
 
 const selectIsPlacing = (state: State) => state.openJob.held?.do === "place";
