@@ -306,3 +306,106 @@ describe("after any sequence of edits", () => {
     );
   }, 3_600_000);
 });
+
+describe("what went astray while a thing had no name but its place", () => {
+  const many = (kind: Kind, count: number) =>
+    applyEdit(freshJob(kind, "Many"), {
+      do: "add photos",
+      photos: Array.from({ length: count }, (_, i) => ({ id: `n${i + 1}`, name: `n${i + 1}.jpg` })),
+    });
+  const shown = (job: Job) => cellsOf(job).map(({ photo }) => photo);
+  const numbers = (from: number, to: number) =>
+    Array.from({ length: to - from + 1 }, (_, i) => `n${from + i}`);
+
+  it.each(["contact", "single"] as const)(
+    "photo 11 whose cell was moved stays once where it was put when photo 1 goes, or moves (%s)",
+    (kind) => {
+      const job = many(kind, 14);
+      const cell = cellsOf(job)[10]!;
+      const put = applyEdit(job, {
+        do: "place",
+        cells: {
+          [cell.key]: {
+            place: {
+              ...{ sheet: "1", x: mm(50), y: mm(60), width: mm(40), height: mm(30) },
+              ...{ angle: 0, order: 0, locked: false, proportion: false },
+            },
+            shot: cell.slot,
+          },
+        },
+      });
+      for (const edit of [
+        { do: "remove photo", photo: "n1" },
+        { do: "move photo", photo: "n1", to: 13 },
+      ] satisfies JobEdit[]) {
+        const after = applyEdit(put, edit);
+        expect(shown(after).toSorted()).toEqual(after.stash.map(({ id }) => id).toSorted());
+        const placed = cellsOf(after).filter((one) => one.placed);
+        expect(placed.map(({ photo, finished }) => [photo, finished.x])).toEqual([["n11", mm(50)]]);
+      }
+    },
+  );
+
+  it("the sheet that is taken out of a contact sheet is its photos, however they are laid later", () => {
+    // Five columns of two rows: the second sheet holds photos 11 to 20.
+    const job = applyEdit(many("contact", 30), { do: "ticket", change: { columns: 5, rows: 2 } });
+    const without = applyEdit(job, { do: "remove sheet", sheet: "2" });
+    const left = [...numbers(1, 10), ...numbers(21, 30)];
+    expect(shown(without)).toEqual(left);
+    const laidAnew = applyEdit(without, { do: "ticket", change: { columns: 5, rows: 3 } });
+    expect(shown(laidAnew)).toEqual(left);
+    expect(check(laidAnew, {}, arrange(laidAnew, {})).map(({ rule }) => rule)).toContain("photo-on-no-sheet");
+    expect(shown(applyEdit(laidAnew, { do: "bring back" }))).toEqual(numbers(1, 30));
+  });
+
+  it("what was set for a photo that is gone is told, and can be given to another or forgotten", () => {
+    let job = applyEdit(many("contact", 4), { do: "shot", shot: "p2", change: { scale: 2 } });
+    job = applyEdit(job, { do: "style cells", cells: ["p2"], change: { border: null } });
+    job = applyEdit(job, { do: "remove photo", photo: "n2" });
+    const told = (of: Job) =>
+      check(of, PHOTOS, arrange(of, PHOTOS)).find(({ rule }) => rule === "lost-by-hand");
+    expect(told(job)?.sentence).toBe(
+      "One crop and one cell set by hand belong to a photo that is no longer here.",
+    );
+    const given = applyEdit(job, told(job)!.orElse!.edit);
+    expect(told(job)!.orElse!.label).toBe("Give it to n3.jpg");
+    expect([given.shots.p3?.scale, given.cells.p3?.style, told(given)]).toEqual([
+      2,
+      { border: null },
+      undefined,
+    ]);
+    const forgotten = applyEdit(job, told(job)!.mend!.edit);
+    expect([forgotten.shots, forgotten.cells, told(forgotten)]).toEqual([{}, {}, undefined]);
+    // The same file again is another photo: what is kept for the first one is not taken by it unasked.
+    const again = applyEdit(job, { do: "add photos", photos: [{ id: "n2", name: "n2.jpg" }] });
+    expect(again.stash.at(-1)).toMatchObject({ id: "n2", number: 5 });
+  });
+
+  it("two photos that change places keep their crops, and each comes once whichever is filtered away", () => {
+    let job = many("contact", 4);
+    job = applyEdit(job, { do: "shot", shot: "p1", change: { scale: 2 } });
+    job = applyEdit(job, { do: "put in one", cell: "p1", photo: "n3" });
+    expect(shown(job)).toEqual(["n3", "n2", "n1", "n4"]);
+    const crops = (of: Job) =>
+      cellsOf(of)
+        .filter(({ sits }) => sits.scale === 2)
+        .map(({ photo }) => photo);
+    expect(crops(job)).toEqual(["n1"]);
+    job = applyEdit(job, { do: "put in one", cell: "p2", photo: "n1" });
+    expect(shown(job)).toEqual(["n3", "n1", "n2", "n4"]);
+    const without = (id: string) => {
+      const others = job.stash.map((ref) => ref.id).filter((other) => other !== id);
+      const marked = applyEdit(job, { do: "mark photos", photos: others, change: { stars: 3 } });
+      return applyEdit(marked, { do: "pick", change: { stars: 3 } });
+    };
+    for (const id of ["n1", "n2", "n3"]) {
+      expect(shown(without(id)).toSorted()).toEqual(
+        job.stash.map((ref) => ref.id).filter((one) => one !== id),
+      );
+      expect(crops(without(id))).toEqual(id === "n1" ? [] : ["n1"]);
+    }
+    const back = applyEdit(job, { do: "back to computed", cell: "p1" });
+    expect(shown(back).toSorted()).toEqual(["n1", "n2", "n3", "n4"]);
+    expect(shown(applyEdit(job, { do: "remove photo", photo: "n1" })).toSorted()).toEqual(["n2", "n3", "n4"]);
+  });
+});

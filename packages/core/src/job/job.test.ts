@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { applyEdit } from "../edit/index.ts";
 import { freshJob, JOB_KINDS } from "../kinds/index.ts";
-import { jobJsonSchema, readJob } from "./index.ts";
+import { jobJsonSchema, readJob, type Job } from "./index.ts";
 
 describe("readJob", () => {
   it("reads what it writes", () => {
@@ -68,6 +68,78 @@ describe("readJob", () => {
     expect(reading.job).toEqual(
       applyEdit(freshJob("copies", "Badges"), { do: "ticket", change: { turnPieces: "all" } }),
     );
+  });
+
+  it("brings names that were places up to date: version 6, of every way that cells came by", () => {
+    const photos = ["a", "b", "c", "d", "e"].map((id) => ({ id, name: `${id}.jpg` }));
+    const sits = { fit: "fill", scale: 2, centre: { x: 0.5, y: 0.5 }, turn: 0, level: 0 } as const;
+    const place = { x: 0, y: 0, width: 30_000, height: 30_000 };
+    const hand = { angle: 0, order: 0, locked: false, proportion: false };
+    const old = (job: Job, more: object) => {
+      const { numbered: _numbered, ...rest } = JSON.parse(JSON.stringify(job));
+      const { pieces } = rest.ticket;
+      const ticket = pieces
+        ? { ...rest.ticket, pieces: pieces.map(({ order: _order, ...line }: { order: number }) => line) }
+        : rest.ticket;
+      return { ...rest, version: 6, stash: photos, ticket, ...more };
+    };
+    const read = (job: Job, more: object): Job => {
+      const reading = readJob(old(job, more));
+      if (!reading.ok) throw new Error(reading.faults.map(({ why }) => why).join(" "));
+      return reading.job;
+    };
+    // A contact sheet: cell 4 was moved, photo 2 cropped, another photo put in the place of photo 5.
+    const contact = read(freshJob("contact", "Old"), {
+      cells: {
+        "4": { shot: 4, place: { sheet: "1", ...place, ...hand } },
+        o1: { shot: 2, place: { sheet: "1", ...place, ...hand } },
+      },
+      shots: { "2": { photo: "b", ...sits }, "5": { photo: "a", ...sits } },
+    });
+    expect(contact.stash.map((ref) => ref.number)).toEqual([1, 2, 3, 4, 5]);
+    expect([Object.keys(contact.cells), contact.cells.p4?.shot, contact.cells.o1?.shot]).toEqual([
+      ["p4", "o1"],
+      undefined,
+      "p2",
+    ]);
+    expect([contact.shots.p2?.photo, contact.shots.p5?.photo]).toEqual([null, "a"]);
+    // Copies of each, two of them: the second of photo 3 wears something.
+    const each = applyEdit(freshJob("copies", "Old"), { do: "ticket", change: { of: "each", copies: 2 } });
+    expect(Object.keys(read(each, { cells: { "3-2": { style: { border: null } } } }).cells)).toEqual([
+      "p3.2",
+    ]);
+    // Copies of one: cells keep their numbers.
+    const one = read(freshJob("copies", "Old"), {
+      cells: { "3": { shot: 2 } },
+      shots: { "2": { photo: "b", ...sits } },
+    });
+    expect([one.cells["3"]?.shot, one.shots["2"]?.photo]).toEqual(["2", "b"]);
+    // A grid of 2 × 2: cell 7 is the third of the second sheet.
+    const grid = applyEdit(freshJob("collage", "Old"), {
+      do: "ticket",
+      change: { way: "grid", columns: 2, rows: 2, sheets: "all" },
+    });
+    const collage = read(grid, {
+      cells: { "7": { style: { border: null } } },
+      shots: { "1": { photo: "a", ...sits }, "2": { photo: "d", ...sits } },
+    });
+    expect(Object.keys(collage.cells)).toEqual(["2.3", "1.2"]);
+    expect([collage.shots.p1?.photo, collage.cells["1.2"]?.shot, collage.shots["2"]?.photo]).toEqual([
+      null,
+      "2",
+      "d",
+    ]);
+    // One per sheet: the sheet of photo 3 comes first, that of photo 2 was taken out, and words stand on that of photo 4.
+    const single = read(freshJob("single", "Old"), {
+      sheets: { order: ["3", "1"], gone: ["2"] },
+      cells: { o1: { shot: 9, place: { sheet: "3", ...place, ...hand } } },
+    });
+    expect([single.sheets, single.cells.p2, single.cells.o1?.place?.sheet]).toEqual([
+      { order: ["p3", "p1"], gone: [] },
+      { gone: true },
+      "p3",
+    ]);
+    expect(read(freshJob("mixed", "Old"), {}).ticket).toMatchObject({ pieces: [{ order: 1 }, { order: 1 }] });
   });
 
   it("refuses ten thousand pieces in one job, and says what to do", () => {

@@ -46,10 +46,10 @@ export function photoFlow(job: Pick<Job, "stash" | "shots">, from: readonly Phot
   const swapped = Object.entries(job.shots).some(
     ([name, { photo }]) => photo !== null && photoNumber(name) !== null,
   );
-  const shows = swapped ? shownInstead(job, from) : ({ id }: PhotoRef) => id;
+  const shows = swapped ? shownInstead(job, from) : (ref: PhotoRef) => ({ photo: ref.id, by: ref });
   const slotOf = (ref: PhotoRef): Flowing => {
-    const shot = photoShot(ref.number);
-    return { ref, slot: shot, shot, of: ref.id, photo: shows(ref) };
+    const { photo, by } = shows(ref);
+    return { ref, slot: photoShot(ref.number), shot: photoShot(by.number), of: by.id, photo };
   };
   let all: Flowing[] | null = null;
   let named: Map<number, PhotoRef> | null = null;
@@ -71,11 +71,11 @@ export function photoFlow(job: Pick<Job, "stash" | "shots">, from: readonly Phot
   };
 }
 
-/** What stands in the place of a photo where some were swapped by hand. */
+/** What stands in the place of a photo where some were swapped by hand, and under whose name it was put there. */
 function shownInstead(
   { stash, shots }: Pick<Job, "stash" | "shots">,
   from: readonly PhotoRef[],
-): (ref: PhotoRef) => PhotoId {
+): (ref: PhotoRef) => { photo: PhotoId; by: PhotoRef } {
   const shown = new Set(from.map(({ id }) => id));
   const byId = new Map(stash.map((ref) => [ref.id, ref]));
   return (ref) => {
@@ -83,11 +83,10 @@ function shownInstead(
     let now = ref;
     for (;;) {
       const put = shots[photoShot(now.number)]?.photo ?? null;
-      if (put === null || seen.has(put)) return ref.id;
-      if (shown.has(put)) return put;
-      seen.add(put);
-      const next = byId.get(put);
-      if (!next) return ref.id;
+      if (put !== null && shown.has(put)) return { photo: put, by: now };
+      const next = put === null || seen.has(put) ? undefined : byId.get(put);
+      if (!next) return { photo: ref.id, by: ref };
+      seen.add(put!);
       now = next;
     }
   };
