@@ -52,7 +52,7 @@ test("what was set by hand stays with its photo when others go, and a sheet take
     await page.getByRole("textbox", { name: "Rows" }).fill("3");
     await page.keyboard.press("Enter");
     await page.keyboard.press("Escape");
-    await expect(sum(page, "pieces")).toHaveText("20");
+    await expect(sum(page, "sheets")).toHaveText("2");
     await expect(page.getByText(/and 7 more photos are on no sheet/)).toBeVisible();
   });
 });
