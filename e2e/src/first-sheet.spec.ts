@@ -26,7 +26,7 @@ test("from photo files to paper that can be cut", async ({ table: page, folder, 
   await test.step("starts a job and drops in photos", async () => {
     await startCopies(page, ...files);
     expect(await ticket(page)).toBe(
-      "Put as many as fit (8) copies at 35 × 45 mm on 10 × 15 cm paper, turned to fit the most, 2 mm apart and centred inside no margins, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi.",
+      "Put as many as fit (8) copies at 35 × 45 mm on 10 × 15 cm paper, turned to fit the most, 2 mm apart and centred inside no margins, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi, a page to a sheet.",
     );
   });
 

@@ -1,5 +1,14 @@
 import { basename, dirname, extname, join } from "node:path";
-import { applyEdit, arrange, check, forPrinter, outputFiles, type Format, type Job } from "@wide-quilt/core";
+import {
+  applyEdit,
+  arrange,
+  check,
+  forPrinter,
+  outputFiles,
+  toWrite,
+  type Format,
+  type Job,
+} from "@wide-quilt/core";
 import { BUILT_IN, builtInProfile } from "@wide-quilt/colour";
 import { NotEncoded, outputNames, paintFile, type OutputColour } from "@wide-quilt/painters";
 import type { FoundPhotos } from "./photoFolder.ts";
@@ -36,7 +45,7 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
   const atPpi = ppi === undefined ? job : applyEdit(job, { do: "sheet", change: { ppi } });
   const file = { ...job.press.file, format, ...(quality !== undefined && { quality }) };
   const wanted = applyEdit(atPpi, { do: "press", change: { file } });
-  const sheets = forPrinter(wanted, arrange(wanted, photos.records));
+  const sheets = forPrinter(wanted, toWrite(wanted, arrange(wanted, photos.records)));
   if (sheets.length === 0)
     throw new Said(check(wanted, photos.records, sheets)[0]?.sentence ?? "There is no sheet.");
   const fileOf = (id: string) => photos.paths[id]!;

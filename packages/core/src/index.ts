@@ -30,6 +30,7 @@ export * from "./people/index.ts";
 export * from "./output/index.ts";
 export { arrange } from "./plan/arrange.ts";
 export * from "./marks/index.ts";
+export * from "./impose/index.ts";
 export * from "./check/index.ts";
 export * from "./price/index.ts";
 export * from "./sums/index.ts";

@@ -10,6 +10,7 @@ import {
   outputFiles,
   price,
   sums,
+  toWrite,
   type SheetPlan,
 } from "@wide-quilt/core";
 import { JPEG_SIDE } from "@wide-quilt/painters";
@@ -26,9 +27,10 @@ const SOFT_PROOF_SIDE = 1400;
  */
 export function sheetsToWrite({ job, records }: Planned): SheetPlan[] {
   const { format } = job.press.file;
-  const sheets = arrange(job, records);
+  const pages = arrange(job, records);
+  const sheets = toWrite(job, pages);
   if (sheets.length === 0) {
-    const why = check(job, records, sheets)[0]?.sentence ?? "There is nothing on the sheet.";
+    const why = check(job, records, pages)[0]?.sentence ?? "There is nothing on the sheet.";
     throw new Problem(422, "no-sheet", "Nothing to write", why);
   }
   const { width, height } = sheets[0]!.pixels;

@@ -24,9 +24,9 @@ export function useCutPlan(sheet: SheetPlan | null, whole = false): PlannedCuts 
     if (!sheet) return;
     let left = false;
     const soon = setTimeout(async () => {
-      const { paper, trim } = sheet;
+      const { paper, trim, freed } = sheet;
       const cells = sheet.cells.map(({ finished, angle }) => ({ finished, angle }));
-      const plan = await planCuts({ sheet: { paper, trim, cells }, whole, most });
+      const plan = await planCuts({ sheet: { paper, trim, freed, cells }, whole, most });
       if (!left) setPlanned({ sheet, whole, most, plan });
     }, REST);
     return () => {

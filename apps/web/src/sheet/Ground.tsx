@@ -1,19 +1,27 @@
 import { useId } from "react";
-import type { SheetPlan } from "@wide-quilt/core";
+import { gradientEnds, type SheetPlan } from "@wide-quilt/core";
 
-/** The paper and the colour of the sheet. */
-export function Ground({ plan: { paper, ground } }: { plan: Pick<SheetPlan, "paper" | "ground"> }) {
+/** The paper, and what of it is coloured. */
+export function Ground({ plan: { paper, grounds } }: { plan: Pick<SheetPlan, "paper" | "grounds"> }) {
   const id = useId();
-  if (ground?.kind !== "gradient") {
-    return <rect width={paper.width} height={paper.height} fill={ground?.colour ?? "#fff"} />;
-  }
   return (
     <>
-      <linearGradient id={id} x1="0" y1="0" x2="0" y2="1">
-        <stop offset="0" stopColor={ground.top} />
-        <stop offset="1" stopColor={ground.bottom} />
-      </linearGradient>
-      <rect width={paper.width} height={paper.height} fill={`url(#${id})`} />
+      <rect width={paper.width} height={paper.height} fill="#fff" />
+      {grounds.map((ground, i) => {
+        const { fill, rect } = ground;
+        if (fill.kind === "flat") return <rect key={i} {...sides(rect)} fill={fill.colour} />;
+        return (
+          <g key={i}>
+            <linearGradient id={`${id}${i}`} {...gradientEnds(ground)}>
+              <stop offset="0" stopColor={fill.top} />
+              <stop offset="1" stopColor={fill.bottom} />
+            </linearGradient>
+            <rect {...sides(rect)} fill={`url(#${id}${i})`} />
+          </g>
+        );
+      })}
     </>
   );
 }
+
+const sides = ({ x, y, width, height }: SheetPlan["trim"]) => ({ x, y, width, height });

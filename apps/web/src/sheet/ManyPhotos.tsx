@@ -13,13 +13,21 @@ const MOST_PIXELS = 16_000_000;
  * and on plain paper. Null where all photos are painted by `SheetPicture`. `scale` is CSS pixels a micrometre.
  */
 export function manyCells(plan: SheetPlan, scale: number): ReadonlySet<CellPlan> | null {
-  const { paper, ground, backing, cells } = plan;
+  const { paper, grounds, backing, cells } = plan;
   if (cells.length < MANY) return null;
   const pixels = paper.width * paper.height * (scale * window.devicePixelRatio) ** 2;
-  if (pixels > MOST_PIXELS || ground?.kind === "gradient" || backing.length > 0) return null;
+  if (pixels > MOST_PIXELS || !isPlain(grounds, paper) || backing.length > 0) return null;
   const plain = lowest(plan).filter(({ angle, look }) => angle === 0 && look === null);
   return plain.length < MANY ? null : new Set(plain);
 }
+
+/** Whether the sheet is bare, or of one colour all over. */
+const isPlain = (grounds: SheetPlan["grounds"], paper: SheetPlan["paper"]): boolean =>
+  grounds.length === 0 ||
+  (grounds.length === 1 &&
+    grounds[0]!.fill.kind === "flat" &&
+    grounds[0]!.rect.width === paper.width &&
+    grounds[0]!.rect.height === paper.height);
 
 interface Props {
   plan: SheetPlan;
@@ -38,7 +46,8 @@ export function ManyPhotos({ plan, cells, photo, scale, className, onReady }: Pr
   const sights = useMemo(() => sightsOf([...cells]), [cells]);
   const images = useImages(sights, photo);
   const [tiles] = useState(() => new Tiles());
-  const colour = plan.ground?.kind === "flat" ? plan.ground.colour : "#fff";
+  const fill = plan.grounds[0]?.fill;
+  const colour = fill?.kind === "flat" ? fill.colour : "#fff";
   const perUm = scale * window.devicePixelRatio;
   const width = Math.round(plan.paper.width * perUm);
   const height = Math.round(plan.paper.height * perUm);

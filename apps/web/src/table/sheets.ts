@@ -3,6 +3,7 @@ import {
   applyEdit,
   arrange,
   check,
+  imposed,
   kindOf,
   layOut,
   pickedPhotos,
@@ -116,10 +117,15 @@ const unmarked = (finish: Job["finish"]): Job["finish"] => ({
   marks: { ...finish.marks, kind: "none" },
 });
 
+/** The sheets that are printed: the pages themselves, or several of them on one. */
+export const selectPrinted = createSelector([selectJob, selectSheets], (job, pages) =>
+  job ? imposed(job, pages) : NO_SHEETS,
+);
+
 const findAnew = createSelector(
-  [selectJob, selectPhotos, selectSheets, selectLayout, selectUnit],
-  (job, photos, sheets, layout, unit) =>
-    job ? check(job, photos, sheets, { unit, locale: LOCALE }, layout) : [],
+  [selectJob, selectPhotos, selectSheets, selectLayout, selectUnit, selectPrinted],
+  (job, photos, sheets, layout, unit, printed) =>
+    job ? check(job, photos, sheets, { unit, locale: LOCALE }, layout, printed) : [],
 );
 
 let found: Finding[] = [];
@@ -133,8 +139,8 @@ export function selectFindings(state: State): Finding[] {
 export const selectToCheck = createSelector([selectFindings], toCheck);
 
 const sumAnew = createSelector(
-  [selectJob, selectPhotos, selectSheets, selectLayout],
-  (job, photos, sheets, layout) => (job ? sums(job, photos, sheets, layout) : null),
+  [selectJob, selectPhotos, selectSheets, selectLayout, selectPrinted],
+  (job, photos, sheets, layout, printed) => (job ? sums(job, photos, sheets, layout, printed) : null),
 );
 
 let summed: Sums | null = null;
@@ -148,6 +154,16 @@ export function selectSums(state: State): Sums | null {
 /** The sheet that is shown; the last one when there are fewer by now. */
 export const selectSheet = createSelector(
   [selectSheets, (state: State) => state.view.sheet],
+  (sheets, number): SheetPlan | undefined => sheets[Math.min(number, sheets.length) - 1],
+);
+
+/** Whether sheets are shown as they are printed, where those are not the pages. */
+export const selectIsPrinted = (state: State): boolean =>
+  state.view.printed && selectJob(state)?.impose.way !== "one";
+
+/** The printed sheet that is shown; with pages on the table, the one with as many before it. */
+export const selectPrintedSheet = createSelector(
+  [selectPrinted, (state: State) => state.view.sheet],
   (sheets, number): SheetPlan | undefined => sheets[Math.min(number, sheets.length) - 1],
 );
 

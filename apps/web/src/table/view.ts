@@ -43,6 +43,8 @@ export interface View {
   grid: Um | null;
   /** Whether pages that face each other are shown as one. */
   pair: boolean;
+  /** Whether sheets are shown as they are printed, where several pages share one. */
+  printed: boolean;
   /** The photo chosen in the stash, and those chosen with it. */
   photo: string | null;
   morePhotos: string[];
@@ -77,6 +79,7 @@ const fresh: View = {
   stick: null,
   grid: null,
   pair: true,
+  printed: false,
   photo: null,
   morePhotos: [],
   uses: "all",
@@ -118,7 +121,7 @@ export const view = createSlice({
     snappedTo: (state, { payload }: PayloadAction<SnapLine[]>) => {
       state.snapped = payload;
     },
-    aided: (state, { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "pair">>>) => {
+    aided: (state, { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "pair" | "printed">>>) => {
       Object.assign(state, payload);
     },
     /** Takes the measuring stick out, or puts it away. */

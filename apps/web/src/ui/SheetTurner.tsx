@@ -3,11 +3,13 @@ import { ChevronLeft, ChevronRight } from "lucide-react";
 interface Props {
   number: number;
   of: number;
+  /** What is turned: sheets of paper, or pages of which several share one. */
+  what?: "Sheet" | "Page";
   onTurn(number: number): void;
 }
 
 /** Which sheet of how many is shown, with the way to its neighbours where there are any. */
-export function SheetTurner({ number, of, onTurn }: Props) {
+export function SheetTurner({ number, of, what = "Sheet", onTurn }: Props) {
   const way = (label: string, to: number, Icon: typeof ChevronLeft) =>
     of > 1 && (
       <button
@@ -22,11 +24,11 @@ export function SheetTurner({ number, of, onTurn }: Props) {
     );
   return (
     <span className="flex shrink-0 items-center gap-1">
-      {way("Sheet before", number - 1, ChevronLeft)}
+      {way(`${what} before`, number - 1, ChevronLeft)}
       <span>
-        Sheet <span className="measure">{number}</span> of <span className="measure">{of}</span>
+        {what} <span className="measure">{number}</span> of <span className="measure">{of}</span>
       </span>
-      {way("Next sheet", number + 1, ChevronRight)}
+      {way(`Next ${what.toLowerCase()}`, number + 1, ChevronRight)}
     </span>
   );
 }

@@ -1,5 +1,6 @@
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout, type TicketWords } from "../kinds/index.ts";
+import { imposed } from "../impose/index.ts";
 import type { Photos, SheetPlan } from "../plan/index.ts";
 import type { Finding, FindingLevel, Rule } from "./finding.ts";
 import { collageCrop } from "./rules/collageCrop.ts";
@@ -7,6 +8,7 @@ import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
+import { imposition } from "./rules/imposition.ts";
 import { lost } from "./rules/lost.ts";
 import { mostPieces } from "./rules/mostPieces.ts";
 import { notOnSheet } from "./rules/notOnSheet.ts";
@@ -22,6 +24,7 @@ import { words as wordsRule } from "./rules/words.ts";
 const RULES: readonly Rule[] = [
   nothingFits,
   tooLarge,
+  imposition,
   mostPieces,
   sheetPixels,
   emptyCells,
@@ -48,8 +51,9 @@ export function check(
   sheets: readonly SheetPlan[],
   words: TicketWords = { unit: "mm" },
   layout: Layout = layOut(job, photos),
+  printed: readonly SheetPlan[] = imposed(job, sheets),
 ): Finding[] {
-  const inspection = { job, photos, sheets, layout, words };
+  const inspection = { job, photos, sheets, printed, layout, words };
   return RULES.flatMap((rule) => rule(inspection)).sort((a, b) => ORDER[a.level] - ORDER[b.level]);
 }
 

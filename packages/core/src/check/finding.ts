@@ -29,7 +29,10 @@ export interface Mend {
 export interface Inspection {
   job: Job;
   photos: Photos;
+  /** The pages of the job. */
   sheets: readonly SheetPlan[];
+  /** The sheets that they are printed on; the same where a page is a sheet. */
+  printed: readonly SheetPlan[];
   layout: Layout;
   words: TicketWords;
 }

@@ -1,11 +1,3 @@
 export { turnedAbout } from "./about.ts";
-export {
-  leaning,
-  leastScale,
-  placePicture,
-  turnedBy,
-  type Picture,
-  type PixelSize,
-  type Quarter,
-} from "./picture.ts";
+export { leaning, leastScale, placePicture, type Picture, type PixelSize } from "./picture.ts";
 export { dragged, scaled, type Hold } from "./move.ts";

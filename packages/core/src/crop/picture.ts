@@ -1,9 +1,6 @@
-import { area, overlap, turnedSize, type Rect, type Size } from "../geometry/index.ts";
+import { area, overlap, turnedSize, type Quarter, type Rect, type Size } from "../geometry/index.ts";
 import { nearest, um, UM_PER_INCH } from "../length/index.ts";
 import type { Sits } from "../job/index.ts";
-
-/** A quarter turn, degrees clockwise. */
-export type Quarter = 0 | 90 | 180 | 270;
 
 /** A photo's size in pixels, after the turn its EXIF flag asks for. */
 export interface PixelSize {
@@ -23,9 +20,6 @@ export interface Picture {
   /** Photo pixels per printed inch. */
   ppi: number;
 }
-
-/** Turns a photo or a piece further. */
-export const turnedBy = (a: Quarter, b: Quarter): Quarter => ((a + b) % 360) as Quarter;
 
 /**
  * Places a photo in a piece. The piece stands upright with its finished rectangle at `finished`; the image runs

@@ -4,7 +4,7 @@ import type { CellPlan, SheetPlan } from "../plan/index.ts";
 import { cutPlan, type CutPlan } from "./plan.ts";
 
 /** What of a sheet's plan decides its cuts. */
-export type CutSheet = Pick<SheetPlan, "paper" | "trim"> & {
+export type CutSheet = Pick<SheetPlan, "paper" | "trim" | "freed"> & {
   cells: readonly Pick<CellPlan, "finished" | "angle">[];
 };
 
@@ -12,7 +12,9 @@ export type CutSheet = Pick<SheetPlan, "paper" | "trim"> & {
  * The cut plan of a sheet's plan. A finished sheet smaller than its paper is cut out when no cells are to be freed
  * from it: a collage or a page is one piece. Tilted cells cannot be cut straight. A stack has at most so many pieces.
  */
-export function cutPlanOf({ paper, trim, cells }: CutSheet, whole = false, most = Infinity): CutPlan {
+export function cutPlanOf({ paper, trim, cells, freed }: CutSheet, whole = false, most = Infinity): CutPlan {
+  // Pages that are cut apart are what is freed, whatever lies on them.
+  if (freed) return cutPlan(paper, freed, most);
   if (whole) return cutPlan(paper, [trim]);
   const tilted = cells.flatMap(({ angle }, i) => (angle === 0 ? [] : [i]));
   if (tilted.length > 0) return { ok: false, inTheWay: tilted };

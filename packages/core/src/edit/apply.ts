@@ -37,6 +37,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, guides: edit.guides };
     case "sheet":
       return { ...job, sheet: { ...job.sheet, ...edit.change } };
+    case "impose":
+      return { ...job, impose: { ...job.impose, ...edit.change } };
     case "printer":
       return madeBy(job, edit.printer);
     case "finish":

@@ -58,6 +58,7 @@ const STYLE: Record<StylePart, string> = {
 const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   rename: "name",
   unit: "unit",
+  impose: "pages to a sheet",
   printer: "printer",
   become: "kind of job",
   guides: "guides",

@@ -13,6 +13,7 @@ import {
 } from "../job/schema.ts";
 import { LIMITS } from "../job/limits.ts";
 import { cellName, sheetName, shotName } from "../job/parts.ts";
+import { imposeSchema } from "../impose/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
 import { newPhotoSchema, photoMarksSchema, photoRefSchema, pickSchema } from "../stash/schema.ts";
 import { printerSchema } from "../printer/schema.ts";
@@ -61,6 +62,8 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("sheet"), change: sheetSchema.partial() }),
   /** Where it is made: edges, price, resolution, enlargement, bleed and colours are that printer’s. */
   z.strictObject({ do: z.literal("printer"), printer: printerSchema }),
+  /** How pages come onto sheets. */
+  z.strictObject({ do: z.literal("impose"), change: imposeSchema.partial() }),
   z.strictObject({ do: z.literal("finish"), change: finishSchema.partial() }),
   /** How the sheets leave the program. */
   z.strictObject({ do: z.literal("press"), change: pressSchema.partial() }),

@@ -19,3 +19,4 @@ export {
   type Rect,
   type Size,
 } from "./rect.ts";
+export { placedRect, placedWhole, turnedBy, type Placement, type Quarter } from "./placement.ts";

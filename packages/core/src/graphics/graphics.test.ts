@@ -26,7 +26,7 @@ const graphic = (change: Partial<Graphic>): Graphic => ({
   sheet: null,
   ...change,
 });
-const source = { file: "gull.jpg", own: {}, job: "Autumn", sheet: 1, sheets: 1 };
+const source = { file: "gull.jpg", own: {}, job: "Autumn", page: 1, pages: 1, sheet: 1, sheets: 1 };
 const none = () => null;
 const placed = (own: Graphic, on: Ground) =>
   placeIn(own, on, source, none).map((ink) => (ink.kind === "picture" ? ink.rect : ink.text.box));

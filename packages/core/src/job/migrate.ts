@@ -1,6 +1,7 @@
 import { EVERY_PHOTO } from "../stash/schema.ts";
 import { USUAL_PRESS } from "../press/schema.ts";
 import { PLAIN, SHIPPED_CURRENCY } from "../printer/schema.ts";
+import { EACH_ITS_SHEET } from "../impose/usual.ts";
 import { BARE } from "../style/schema.ts";
 import { JOB_VERSION } from "./schema.ts";
 
@@ -99,6 +100,8 @@ const STEPS: Record<number, (job: Values) => Values> = {
       version: 7,
       stash: stash.map((photo, i) => ({ ...photo, number: i + 1 })),
       numbered: stash.length,
+      sheet: { ...(job.sheet as Values), facing: (job.sheet as Values | undefined)?.facing ? "right" : null },
+      impose: EACH_ITS_SHEET,
       ...named6(job, stash),
       graphics: onSheets7(job.graphics, isSingle),
       texts: onSheets7(job.texts, isSingle),

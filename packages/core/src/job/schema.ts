@@ -3,6 +3,7 @@ import { ticketSchema } from "../kinds/tickets.ts";
 import { UNITS } from "../length/index.ts";
 import { LIMITS } from "./limits.ts";
 import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
+import { imposeSchema } from "../impose/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
 import { pressSchema } from "../press/schema.ts";
 import { printerSetupSchema } from "../printer/schema.ts";
@@ -32,7 +33,10 @@ export const sheetSchema = z.strictObject({
     .min(0, "must be at least 0 %")
     .max(20, "must be at most 20 %")
     .describe("By how many percent the printer enlarges a page to print it without a border; 0 for never"),
-  facing: z.boolean().describe("Whether sheets are pages that face each other in pairs"),
+  facing: z
+    .enum(["left", "right"])
+    .nullable()
+    .describe("Where the first of pages that face each other in pairs lies; null where they do not"),
   ppi: z
     .number()
     .min(LIMITS.ppi.least, `must be at least ${LIMITS.ppi.least} ppi`)
@@ -130,6 +134,7 @@ export const jobSchema = z
     unit: z.enum(UNITS).describe("The unit that its lengths are shown in"),
     ticket: ticketSchema,
     sheet: sheetSchema,
+    impose: imposeSchema.describe("How pages come onto the sheets that the printer takes"),
     finish: finishSchema,
     press: pressSchema.describe("How the sheets leave the program"),
     stash: z

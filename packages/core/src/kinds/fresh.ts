@@ -1,4 +1,5 @@
 import { evenEdges } from "../geometry/index.ts";
+import { EACH_ITS_SHEET } from "../impose/usual.ts";
 import { JOB_VERSION, type Job } from "../job/index.ts";
 import { mm, nearest, um, UM_PER_INCH, type Unit } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";
@@ -8,6 +9,8 @@ import { USUAL_PRESS } from "../press/index.ts";
 import { EVERY_PHOTO } from "../stash/index.ts";
 import { BARE } from "../style/index.ts";
 import type { Kind } from "./tickets.ts";
+
+const LETTER = (({ name, width, height }) => ({ name, width, height }))(paperById("letter"));
 
 /** A new job of a kind, with what a reader of this locale would expect to start from, and the unit they like where that is known. */
 export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit): Job {
@@ -34,10 +37,11 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
       bleed: um(0),
       safe: um(0),
       enlarged: 0,
-      facing: false,
+      facing: null,
       ppi: printer.ppi,
       printer: printerOfJob(printer),
     },
+    impose: letter ? { ...EACH_ITS_SHEET, paper: LETTER, gap: nearest(UM_PER_INCH / 8) } : EACH_ITS_SHEET,
     finish: {
       marks: { kind: own.marks, length: mm(4), width: um(150), colour: "#20242c" },
       outline: null,

@@ -15,6 +15,7 @@ import type { Kind } from "./tickets.ts";
 export type { FreshFrom, JobKind, TicketPart, TicketWords } from "./kind.ts";
 export type { LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
+export { placedBlock } from "./block.ts";
 export { finishedSheet, layoutArea, waysToLie } from "./area.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
 export { heightOf } from "./mixed/index.ts";

@@ -60,7 +60,7 @@ describe("one per sheet", () => {
 
   it("is said in one sentence", () => {
     expect(said(make("single", add("tall", "wide")))).toBe(
-      "Put each of 2 photos on its own sheet of 13 × 18 cm paper, lying as the photo does, filling it but for a 6 mm white border, even on all sides inside no margins, with no marks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi.",
+      "Put each of 2 photos on its own sheet of 13 × 18 cm paper, lying as the photo does, filling it but for a 6 mm white border, even on all sides inside no margins, with no marks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi, a page to a sheet.",
     );
   });
 });

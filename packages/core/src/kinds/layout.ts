@@ -1,5 +1,4 @@
-import type { Quarter } from "../crop/index.ts";
-import type { Rect, Size } from "../geometry/index.ts";
+import type { Quarter, Rect, Size } from "../geometry/index.ts";
 import type { CellName, SheetName, SheetSetup } from "../job/index.ts";
 import type { Stroke } from "../plan/index.ts";
 import type { Slot } from "./flow.ts";

@@ -2,7 +2,9 @@ import { areEven, NO_EDGES, type Edges } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
 import { writeLength, writeNumber, writeSize, type WriteOptions } from "../length/index.ts";
 import { isAsItIs } from "../look/index.ts";
+import { placesFor } from "../impose/slots.ts";
 import { styleOfAll } from "../style/index.ts";
+import { finishedSheet, waysToLie } from "./area.ts";
 import type { TicketPart, TicketWords } from "./kind.ts";
 
 /** How figures of a job are written. */
@@ -66,8 +68,21 @@ export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
     { control: "printer", text: sheet.printer.name },
     { text: " at " },
     { control: "ppi", text: `${writeNumber(sheet.ppi, words.locale, 0, 2)}\u00a0ppi`, measure: true },
+    { text: ", " },
+    { control: "impose", text: sayImpose(job) },
     { text: "." },
   ];
+}
+
+/** "a page to a sheet" or "4 pages to a sheet of A4, cut apart" */
+function sayImpose({ impose, sheet }: Job): string {
+  if (impose.way === "one") return "a page to a sheet";
+  if (impose.way === "spreads") return `facing pages side by side on ${impose.paper.name}`;
+  const lying = waysToLie(sheet, sheet.paper)[0]!;
+  const count = placesFor(impose, finishedSheet(sheet, lying), sheet.printer.unprintable)?.places.length ?? 0;
+  const same = impose.order === "repeat" && count > 1 ? "the same page " : "";
+  const pages = same ? `${inWords(count)} times` : `${inWords(count)} ${count === 1 ? "page" : "pages"}`;
+  return `${same}${pages} to a sheet of ${impose.paper.name}, cut apart`;
 }
 
 /** "plainly" or "with a border, words and a watermark" */

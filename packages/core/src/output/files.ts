@@ -44,7 +44,8 @@ export function outputFiles(
   return parts.map(({ person, sheets: those }, i) => {
     const first = those[0]!.cells.find(({ photo }) => photo !== null);
     const number = start + i;
-    const source = first ? ofPhoto(first.photo, number, sheets.length) : sheetOnly(number, sheets.length);
+    const place = { page: number, pages: sheets.length, sheet: number, sheets: sheets.length };
+    const source = first ? ofPhoto(first.photo, place) : sheetOnly(place);
     const named = { ...source, own: { ...source.own, ...(person && { person }) } };
     const usual = parts.length === 1 ? base : `${base} ${String(number).padStart(digits, "0")}`;
     const name = rule === undefined ? (person ?? usual) : fill(rule, named).trim() || usual;

@@ -1,4 +1,4 @@
-import { grown, overlap, type Edges, type Rect, type Size } from "../geometry/index.ts";
+import { grown, NO_EDGES, overlap, type Edges, type Rect, type Size } from "../geometry/index.ts";
 import {
   isAddedCell,
   isByHand,
@@ -19,6 +19,7 @@ import {
   type Slot,
 } from "../kinds/index.ts";
 import { edgePx, nearest, um } from "../length/index.ts";
+import { imposedPages } from "../impose/slots.ts";
 import { cutMarks } from "../marks/index.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
 import { STYLE_PARTS, styleOfAll, styleOfCell } from "../style/index.ts";
@@ -27,7 +28,7 @@ import { framed } from "./framed.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
 import { backingInk, graphicsByRole, sheetInk } from "./sheetInk.ts";
-import { fieldSources } from "./sources.ts";
+import { fieldSources, type Place as PageOfJob } from "./sources.ts";
 import type { CellPlan, Photos, SheetPlan, Stroke } from "./types.ts";
 
 /** A cell before its photo: as it was laid, or put by hand. */
@@ -51,13 +52,28 @@ export function buildPlan(job: Job, photos: Photos, layout: Layout): SheetPlan[]
   const sheets = new Map(layout.sheets.map((sheet) => [sheet.name, sheet]));
   const standing = cellsBySheet(job, layout, names);
   const worn = wornBy(job, photos);
-  return names.map((name, index) => {
-    const laid = sheets.get(name) ?? blankLike(job, layout, name);
-    return sheetPlan(job, photos, laid, standing.get(name) ?? [], worn, {
-      name,
-      number: index + 1,
-      of: names.length,
-    });
+  const laid = names.map((name) => sheets.get(name) ?? blankLike(job, layout, name));
+  const onSheets = sheetsOf(job, laid);
+  return laid.map((sheet, index) =>
+    sheetPlan(job, photos, sheet, standing.get(sheet.name) ?? [], worn, {
+      page: index + 1,
+      pages: laid.length,
+      ...onSheets(index),
+    }),
+  );
+}
+
+/** On which sheet each page is printed, the first where it is on several. */
+function sheetsOf(
+  { impose, sheet }: Job,
+  laid: readonly LaidSheet[],
+): (page: number) => Pick<PageOfJob, "sheet" | "sheets"> {
+  if (impose.way === "one") return (page) => ({ sheet: page + 1, sheets: laid.length });
+  const pages = laid.map(({ lying }) => finishedSheet(sheet, lying));
+  const sheets = imposedPages(impose, pages, sheet, sheet.facing ?? "right");
+  return (page) => ({
+    sheet: sheets.findIndex(({ slots }) => slots.some((slot) => slot.page === page)) + 1,
+    sheets: sheets.length,
   });
 }
 
@@ -141,30 +157,38 @@ function sheetPlan(
   laid: LaidSheet,
   standing: readonly Standing[],
   worn: WornBy,
-  { name, number, of }: { name: SheetName; number: number; of: number },
+  at: PageOfJob,
 ): SheetPlan {
   const { sheet, finish } = job;
   const { graphics, sources } = worn;
+  const { name } = laid;
   const { paper: stock, lying } = laid;
   const paper: Size = { width: lying.width, height: lying.height };
   const whole: Rect = { x: um(0), y: um(0), ...paper };
   const trim = finishedSheet(sheet, paper);
-  const edges: SheetEdges = { paper: whole, trim, bleed: overlap(grown(trim, sheet.bleed), whole) ?? whole };
-  const cells = cellPlans(job, photos, standing, edges, worn, { number, of });
+  // A page that is cut out of a larger sheet can bleed past its own paper.
+  const isSheet = job.impose.way === "one";
+  const around = isSheet ? whole : grown(whole, sheet.bleed);
+  const edges: SheetEdges = {
+    paper: around,
+    trim,
+    bleed: overlap(grown(trim, sheet.bleed), around) ?? around,
+  };
+  const cells = cellPlans(job, photos, standing, edges, worn, at);
   return {
     id: name,
-    number,
-    of,
+    number: at.page,
+    of: at.pages,
     stock,
     paper,
-    printable: sheet.enlarged > 0 ? whole : printableArea(job, stock, paper),
+    printable: sheet.enlarged > 0 || !isSheet ? whole : printableArea(job, stock, paper),
     trim,
     bleed: edges.bleed,
     safe: grown(trim, -sheet.safe),
-    mayLose: mayLose(job, paper),
+    mayLose: isSheet ? mayLose(job, paper) : NO_EDGES,
     ppi: sheet.ppi,
     pixels: { width: edgePx(paper.width, sheet.ppi), height: edgePx(paper.height, sheet.ppi) },
-    ground: job.ground,
+    grounds: job.ground ? [{ fill: job.ground, rect: whole, turn: 0 }] : [],
     backing: backingInk(name, paper, graphics.backings, graphics.proportions),
     cells,
     over: sheetInk(
@@ -173,7 +197,7 @@ function sheetPlan(
       job,
       laid.words ?? [],
       graphics.stamps,
-      sources.sheetOnly(number, of),
+      sources.sheetOnly(at),
       graphics.proportions,
     ),
     marks: marksOf(job, laid, standing, () => {
@@ -183,6 +207,7 @@ function sheetPlan(
       const own = sheet.trim ? [{ finished: trim, image: null }] : [];
       return [...cutMarks(paper, [...straight, ...own], finish.marks), ...(laid.lines ?? [])];
     }),
+    freed: null,
   };
 }
 
@@ -228,7 +253,7 @@ function cellPlans(
   standing: readonly Standing[],
   edges: SheetEdges,
   { all, graphics, sources }: WornBy,
-  { number, of }: { number: number; of: number },
+  at: PageOfJob,
 ): CellPlan[] {
   const pictureOf = pictures(job, photos);
   const byHand = standing.some(({ place }) => place !== null);
@@ -243,7 +268,7 @@ function cellPlans(
     const frame = framed({ finished, cover: toCover, image, turn }, style);
     const { opening, cover } = frame;
     const shown = pictureOf(cell, { finished, opening, cover, turn });
-    const source = () => sources.ofPhoto(photo, number, of);
+    const source = () => sources.ofPhoto(photo, at);
     return {
       key,
       number: i + 1,

@@ -36,7 +36,7 @@ export function imageOf(
   if (cover.width === finished.width && cover.height === finished.height)
     return overlap(cover, paper) ?? finished;
   const least =
-    "gap" in apart ? alike(finished, cover, apart.gap) : eachSide(finished, cover, apart.neighbours);
+    "gap" in apart ? alike(finished, cover, apart.gap) : cutBack(finished, cover, apart.neighbours);
   return overlap(least, paper) ?? finished;
 }
 
@@ -58,7 +58,8 @@ function alike(finished: Rect, cover: Rect, gap: number): Rect {
   return { x: um(x), y: um(y), width: um(end - x), height: um(foot - y) };
 }
 
-function eachSide(finished: Rect, cover: Rect, neighbours: readonly Rect[]): Rect {
+/** A rectangle around a piece, cut back at each side to the middle between the piece and what lies there. */
+export function cutBack(finished: Rect, cover: Rect, neighbours: readonly Rect[]): Rect {
   let [x, y, end, foot]: number[] = [cover.x, cover.y, right(cover), bottom(cover)];
   for (const other of neighbours) {
     if (other === finished) continue;

@@ -1,8 +1,10 @@
-export type { CellPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
+export { movedCell, movedGround, movedInk, movedStroke, type Move } from "./moved.ts";
+export type { CellPlan, GroundPlan, Line, PhotoFacts, Photos, SheetPlan, Stroke } from "./types.ts";
 export { AWAY } from "./cellInk.ts";
 export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";
 export { coarse } from "./coarse.ts";
 export { piecesArea } from "./piecesArea.ts";
+export { gradientEnds } from "./ground.ts";
 export { layers, lowest } from "./layers.ts";
 export { around } from "./tilt.ts";

@@ -1,5 +1,5 @@
-import { placePicture, turnedBy, type Picture, type PixelSize } from "../crop/index.ts";
-import { onItsSide, type Rect } from "../geometry/index.ts";
+import { placePicture, type Picture, type PixelSize } from "../crop/index.ts";
+import { onItsSide, turnedBy, type Rect } from "../geometry/index.ts";
 import {
   COMPUTED_SHOT,
   isByHand,

@@ -1,6 +1,10 @@
 import { area } from "../geometry/index.ts";
 import type { SheetPlan } from "./types.ts";
 
-/** The area of all finished pieces of some sheets, in square micrometres. */
-export const piecesArea = (sheets: readonly Pick<SheetPlan, "cells">[]): number =>
-  sheets.reduce((sum, { cells }) => sum + cells.reduce((all, { finished }) => all + area(finished), 0), 0);
+/** The area of all finished pieces of some sheets, pages that are cut apart or cells, in square micrometres. */
+export const piecesArea = (sheets: readonly Pick<SheetPlan, "cells" | "freed">[]): number =>
+  sheets.reduce(
+    (sum, { cells, freed }) =>
+      sum + (freed ?? cells.map(({ finished }) => finished)).reduce((all, piece) => all + area(piece), 0),
+    0,
+  );

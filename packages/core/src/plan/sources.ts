@@ -2,6 +2,9 @@ import type { Job, PhotoId, PhotoRef } from "../job/index.ts";
 import type { FieldSource } from "../words/index.ts";
 import type { Photos } from "./types.ts";
 
+/** Which page it is, and on which sheet. */
+export type Place = Pick<FieldSource, "page" | "pages" | "sheet" | "sheets">;
+
 /** What the words of a job's cells and sheets are taken from. */
 export function fieldSources(job: Job, photos: Photos) {
   // Only when words ask for it: going through thousands of photos is not for every step of a drag.
@@ -10,16 +13,15 @@ export function fieldSources(job: Job, photos: Photos) {
     refs ??= new Map(job.stash.map((ref) => [ref.id, ref]));
     return refs.get(photo);
   };
-  const sheetOnly = (sheet: number, sheets: number): FieldSource => ({
+  const sheetOnly = (place: Place): FieldSource => ({
     file: null,
     own: {},
     job: job.name,
-    sheet,
-    sheets,
+    ...place,
   });
-  const ofPhoto = (photo: PhotoId | null, sheet: number, sheets: number): FieldSource => {
+  const ofPhoto = (photo: PhotoId | null, place: Place): FieldSource => {
     const ref = photo === null ? undefined : refOf(photo);
-    const base = sheetOnly(sheet, sheets);
+    const base = sheetOnly(place);
     if (photo === null || !ref) return base;
     return {
       ...base,

@@ -1,6 +1,6 @@
-import type { Picture, Quarter } from "../crop/index.ts";
+import type { Picture } from "../crop/index.ts";
 import type { BackdropFill } from "../backdrop/index.ts";
-import type { Edges, Rect, Size } from "../geometry/index.ts";
+import type { Edges, Quarter, Rect, Size } from "../geometry/index.ts";
 import type { Ink } from "../graphics/index.ts";
 import type { CellName, PhotoId, SheetName, SheetSetup, ShotName, Sits } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
@@ -41,8 +41,8 @@ export interface SheetPlan {
   ppi: number;
   /** The written file, in pixels: round(paper · ppi / 25 400). */
   pixels: { width: number; height: number };
-  /** The colour of the whole sheet; null for bare paper. */
-  ground: BackdropFill | null;
+  /** What is coloured before anything else. */
+  grounds: GroundPlan[];
   /** Artwork behind all cells. */
   backing: Ink[];
   /** In the order of painting: later ones lie over earlier ones. */
@@ -51,6 +51,16 @@ export interface SheetPlan {
   over: Ink[];
   /** Lines to cut by, painted last. */
   marks: Stroke[];
+  /** The pages that are cut apart, where a sheet holds several; null where its cells are what is freed. */
+  freed: Rect[] | null;
+}
+
+/** A part of the paper that is coloured: the sheet, or one of the pages on it. */
+export interface GroundPlan {
+  fill: BackdropFill;
+  rect: Rect;
+  /** How the page lies: a fill that changes from the top down does so on the page. */
+  turn: Quarter;
 }
 
 /** The place of one photo. */

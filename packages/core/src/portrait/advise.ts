@@ -1,5 +1,5 @@
 import { um, writeMeasure, type WriteOptions } from "../length/index.ts";
-import type { Placement } from "./place.ts";
+import type { FacePlacement } from "./place.ts";
 
 const SIDES = {
   top: "above the head",
@@ -15,7 +15,7 @@ const SEEN = 50;
 const ROUNDED = 10;
 
 /** What is missing for the rule to be met, and by how much; null where it is met. */
-export function sayShort(placement: Placement, write: WriteOptions): string | null {
+export function sayShort(placement: FacePlacement, write: WriteOptions): string | null {
   const { off, short, contradicts } = placement;
   if (off === 0) return null;
   if (contradicts || !short) {

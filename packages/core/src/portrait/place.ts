@@ -7,7 +7,7 @@ import { leastLinear, leastSquares, type Limit, type Wish } from "./linear.ts";
 import { uprightHead, type UprightHead } from "./upright.ts";
 
 /** The crop of a portrait that meets a rule best. */
-export interface Placement {
+export interface FacePlacement {
   /** How the photo sits in the upright piece. */
   sits: Sits;
   /** Farthest that any figure is out of its range, in µm; 0 where the rule is met. */
@@ -49,7 +49,7 @@ export function placeFace(
   photo: PixelSize,
   piece: { finished: Rect; cover: Rect },
   rule: DocumentRule,
-): Placement | null {
+): FacePlacement | null {
   const head = uprightHead(face, photo, rule);
   if (head.crown + head.chin <= 0) return null;
   const level = attempt(head, photo, piece, rule);
@@ -64,7 +64,7 @@ function attempt(
   photo: PixelSize,
   { finished, cover }: { finished: Rect; cover: Rect },
   rule: DocumentRule,
-): Placement | null {
+): FacePlacement | null {
   const height = head.crown + head.chin;
   if (height <= 0) return null;
   const eyes = head.crown / height;
@@ -202,7 +202,7 @@ function photoEdges(
 }
 
 /** How far a crop would stick out of the photo at each side, in µm. */
-function shortOf(spot: Spot, edges: readonly Limit[]): Placement["short"] {
+function shortOf(spot: Spot, edges: readonly Limit[]): FacePlacement["short"] {
   const [top, right, bottom, left] = edges.map(({ a, b }) =>
     Math.max(0, 1000 * (a[0]! * spot[0] + a[1]! * spot[1] + a[2]! * spot[2] - b)),
   );
@@ -215,7 +215,7 @@ function sitsAt(
   head: UprightHead,
   photo: PixelSize,
   { finished, cover }: { finished: Rect; cover: Rect },
-): Placement["sits"] {
+): FacePlacement["sits"] {
   const perPixel = (u * 1000) / (head.crown + head.chin);
   const need = leaning(cover, head.level);
   const least = Math.max(need.width / photo.width, need.height / photo.height);

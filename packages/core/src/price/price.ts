@@ -13,7 +13,7 @@ export interface Price {
 
 /** The price of a job's sheets. */
 export function price(job: Job, sheets: readonly SheetPlan[]): Price {
-  const pieces = sheets.reduce((sum, { cells }) => sum + cells.length, 0);
+  const pieces = sheets.reduce((sum, { cells, freed }) => sum + (freed ?? cells).length, 0);
   const total = sheets.reduce((sum, { stock }) => sum + paperPrice(job, stock), 0);
   return {
     perSheet: sheets.length === 0 ? paperPrice(job, job.sheet.paper) : total / sheets.length,

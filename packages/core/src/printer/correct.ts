@@ -1,6 +1,6 @@
-import type { Size } from "../geometry/index.ts";
+import type { Rect, Size } from "../geometry/index.ts";
 import { nearest } from "../length/index.ts";
-import type { SheetPlan } from "../plan/index.ts";
+import { movedCell, movedGround, movedInk, movedStroke, type Move, type SheetPlan } from "../plan/index.ts";
 import type { PrinterSetup } from "./schema.ts";
 
 type Scale = PrinterSetup["scale"];
@@ -24,30 +24,33 @@ export function corrected(plan: SheetPlan, scale: Scale): SheetPlan {
   const { across, down } = lying(scale, plan.stock, plan.paper);
   const x = (value: number) => nearest(plan.paper.width / 2 + (value - plan.paper.width / 2) / across);
   const y = (value: number) => nearest(plan.paper.height / 2 + (value - plan.paper.height / 2) / down);
-  const moved = (value: unknown): unknown => {
-    if (Array.isArray(value)) return value.map(moved);
-    if (typeof value !== "object" || value === null) return value;
-    const whole = Object.fromEntries(
-      Object.entries(value).map(([key, part]) => [key, FIXED.has(key) ? part : moved(part)]),
-    );
-    const { x: left, y: top, width, height, x1, x2, y1, y2 } = value as Record<string, unknown>;
-    if (typeof left === "number" && typeof top === "number") {
-      Object.assign(whole, { x: x(left), y: y(top) });
-      if (typeof width === "number") whole.width = x(left + width) - x(left);
-      if (typeof height === "number") whole.height = y(top + height) - y(top);
-    }
-    if (typeof x1 === "number") {
-      Object.assign(whole, {
-        x1: x(x1),
-        x2: x(x2 as number),
-        y1: y(y1 as number),
-        y2: y(y2 as number),
-      });
-    }
-    return whole;
+  const rect = (own: Rect): Rect => {
+    const [left, top] = [x(own.x), y(own.y)];
+    return {
+      x: left,
+      y: top,
+      width: nearest(x(own.x + own.width) - left),
+      height: nearest(y(own.y + own.height) - top),
+    };
   };
-  return moved(plan) as SheetPlan;
+  const move: Move = { rect, box: rect, inBox: (at) => ({ x: x(at.x), y: y(at.y) }), turn: 0 };
+  return {
+    ...plan,
+    printable: rect(plan.printable),
+    trim: rect(plan.trim),
+    bleed: rect(plan.bleed),
+    safe: rect(plan.safe),
+    freed: plan.freed && plan.freed.map(rect),
+    backing: plan.backing.map((ink) => movedInk(ink, move)),
+    cells: plan.cells.map((cell) => movedCell(cell, move)),
+    over: plan.over.map((ink) => movedInk(ink, move)),
+    // Colour that goes to the edges of the paper goes there whatever the printer does.
+    grounds: plan.grounds.map((ground) =>
+      isWhole(ground.rect, plan.paper) ? ground : movedGround(ground, move),
+    ),
+    marks: plan.marks.map((stroke) => movedStroke(stroke, move)),
+  };
 }
 
-/** Parts of a plan that are not places on the paper: what is bought, and how a photo sits in its own cell. */
-const FIXED = new Set(["stock", "paper", "pixels", "mayLose", "sits", "ground", "look"]);
+const isWhole = ({ x, y, width, height }: Rect, paper: Size): boolean =>
+  x === 0 && y === 0 && width === paper.width && height === paper.height;

@@ -2,6 +2,7 @@ import { area, bottom, right, type Edges } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout, type LayoutSums } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
+import { imposed } from "../impose/index.ts";
 import { piecesArea, type Photos, type SheetPlan } from "../plan/index.ts";
 import { around } from "../plan/tilt.ts";
 import { price, type Price } from "../price/index.ts";
@@ -10,6 +11,8 @@ import { price, type Price } from "../price/index.ts";
 export interface Sums {
   layout: LayoutSums;
   sheets: number;
+  /** Pages that someone will hold; as many as sheets where a page is one. */
+  pages: number;
   /** Pieces that really stand on them, without those taken out by hand and with those added. */
   pieces: number;
   /** Share of all paper that becomes finished pieces, 0…1. */
@@ -25,15 +28,17 @@ export interface Sums {
 export function sums(
   job: Job,
   photos: Photos,
-  sheets: readonly SheetPlan[],
+  pages: readonly SheetPlan[],
   layout: Layout = layOut(job, photos),
+  sheets: readonly SheetPlan[] = imposed(job, pages),
 ): Sums {
   const first = fullest(sheets);
   const paper = sheets.reduce((sum, s) => sum + area(s.paper), 0);
   return {
     layout: layout.sums,
     sheets: sheets.length,
-    pieces: sheets.reduce((sum, { cells }) => sum + cells.length, 0),
+    pages: pages.length,
+    pieces: sheets.reduce((sum, { cells, freed }) => sum + (freed ?? cells).length, 0),
     used: paper === 0 ? 0 : piecesArea(sheets) / paper,
     leftOver: first ? leftOver(first) : { top: um(0), right: um(0), bottom: um(0), left: um(0) },
     pixels: first?.pixels ?? { width: 0, height: 0 },
@@ -48,10 +53,10 @@ const fullest = (sheets: readonly SheetPlan[]): SheetPlan | undefined =>
     undefined,
   );
 
-function leftOver({ paper, cells }: SheetPlan): Edges {
-  if (cells.length === 0)
+function leftOver({ paper, cells, freed }: SheetPlan): Edges {
+  if (cells.length === 0 && !freed)
     return { top: paper.height, right: paper.width, bottom: paper.height, left: paper.width };
-  const finished = cells.map(around);
+  const finished = freed ?? cells.map(around);
   return {
     left: um(Math.min(...finished.map(({ x }) => x))),
     top: um(Math.min(...finished.map(({ y }) => y))),

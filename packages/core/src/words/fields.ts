@@ -14,6 +14,9 @@ export interface FieldSource {
   /** Columns of a list, by their headings. */
   own: Readonly<Record<string, string>>;
   job: string;
+  /** Of the pages that someone will hold, and of the sheets of paper that they are printed on. */
+  page: number;
+  pages: number;
   sheet: number;
   sheets: number;
 }
@@ -129,10 +132,17 @@ export const FIELDS: readonly Field[] = [
   { name: "folder", about: "its folder", write: ({ folder }) => folder ?? "" },
   { name: "job", about: "the job’s name", write: ({ job }) => job },
   {
+    name: "page",
+    about: "the page’s number",
+    ways: DIGITS,
+    write: ({ page }, way) => counted(page, way),
+  },
+  { name: "pages", about: "how many pages there are", write: ({ pages }) => String(pages) },
+  {
     name: "sheet",
-    about: "the sheet’s number",
+    about: "the number of the sheet of paper",
     ways: DIGITS,
     write: ({ sheet }, way) => counted(sheet, way),
   },
-  { name: "sheets", about: "how many sheets there are", write: ({ sheets }) => String(sheets) },
+  { name: "sheets", about: "how many sheets of paper there are", write: ({ sheets }) => String(sheets) },
 ];

@@ -28,6 +28,8 @@ const source: FieldSource = {
     takenAt: "2026-10-03T07:41:12",
   },
   frame: 7,
+  page: 1,
+  pages: 1,
   own: { Place: "North hide", ring: "" },
   job: "Autumn",
   sheet: 3,

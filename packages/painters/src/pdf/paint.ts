@@ -2,7 +2,14 @@ import { once } from "node:events";
 import { createWriteStream, type WriteStream } from "node:fs";
 import { finished } from "node:stream/promises";
 import PDFDocument from "pdfkit";
-import { layers, type CellPlan, type Rect, type SheetPlan } from "@wide-quilt/core";
+import {
+  gradientEnds,
+  layers,
+  type CellPlan,
+  type GroundPlan,
+  type Rect,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import { MAKER, UNTITLED, type FileAbout } from "../about/about.ts";
 import { SRGB_OUT, type OutputColour } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
@@ -72,7 +79,7 @@ export async function paintPdf(
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
       manageColours(doc, colour, pictures);
-      paintGround(doc, sheet);
+      for (const ground of sheet.grounds) paintGround(doc, ground);
       await paintInk(doc, sheet.backing, null, pictures);
       for (const layer of layers(sheet)) {
         for (const cell of layer) {
@@ -115,12 +122,14 @@ function setBoxes(doc: PDFKit.PDFDocument, { paper, trim, bleed }: SheetPlan): v
   page.BleedBox = box(bleed);
 }
 
-function paintGround(doc: PDFKit.PDFDocument, { ground, paper }: SheetPlan): void {
-  if (!ground) return;
-  const [width, height] = [pt(paper.width), pt(paper.height)];
-  doc.rect(0, 0, width, height);
-  if (ground.kind === "flat") doc.fill(ground.colour);
-  else doc.fill(doc.linearGradient(0, 0, 0, height).stop(0, ground.top).stop(1, ground.bottom) as never);
+function paintGround(doc: PDFKit.PDFDocument, ground: GroundPlan): void {
+  const { fill, rect } = ground;
+  const [x, y, width, height] = [pt(rect.x), pt(rect.y), pt(rect.width), pt(rect.height)];
+  doc.rect(x, y, width, height);
+  if (fill.kind === "flat") return void doc.fill(fill.colour);
+  const { x1, y1, x2, y2 } = gradientEnds(ground);
+  const gradient = doc.linearGradient(x + x1 * width, y + y1 * height, x + x2 * width, y + y2 * height);
+  doc.fill(gradient.stop(0, fill.top).stop(1, fill.bottom) as never);
 }
 
 async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfPictures): Promise<void> {

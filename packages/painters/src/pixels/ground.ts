@@ -1,19 +1,40 @@
-import type { BackdropFill } from "@wide-quilt/core";
+import { gradientEnds, pixelBox, type GroundPlan, type PixelBox } from "@wide-quilt/core";
 import { fillBox, type SheetPixels } from "./canvas.ts";
 
-/** Fills the whole sheet with a colour, or with one that runs from the top into another. */
-export function paintGround(sheet: SheetPixels, fill: BackdropFill): void {
-  const { width, height, space } = sheet;
-  if (fill.kind === "flat") return fillBox(sheet, { left: 0, top: 0, width, height }, fill.colour);
+/** Fills a part of the sheet with a colour, or with one that runs from the top of its page into another. */
+export function paintGround(sheet: SheetPixels, ground: GroundPlan, ppi: number): void {
+  const { fill } = ground;
+  const box = onSheet(pixelBox(ground.rect, ppi), sheet);
+  if (fill.kind === "flat") return fillBox(sheet, box, fill.colour);
+  const { space } = sheet;
   const [top, bottom] = [fill.top, fill.bottom].map((colour) => Buffer.from(colour.slice(1), "hex"));
-  const rows = Uint8Array.from({ length: height * 3 }, (_, i) => {
-    const share = (Math.floor(i / 3) + 0.5) / height;
+  const { x1, y1, x2, y2 } = gradientEnds(ground);
+  const down = x1 === x2;
+  const length = down ? box.height : box.width;
+  const isReversed = x1 > x2 || y1 > y2;
+  const steps = Uint8Array.from({ length: length * 3 }, (_, i) => {
+    const at = Math.floor(i / 3);
+    const share = ((isReversed ? length - 1 - at : at) + 0.5) / length;
     const from = top![i % 3]!;
     return Math.round(from + (bottom![i % 3]! - from) * share);
   });
-  const colours = space.fromSrgb(rows);
-  for (let y = 0; y < height; y++) {
-    const colour = colours.subarray(y * space.channels, (y + 1) * space.channels);
-    for (let x = 0; x < width; x++) sheet.data.set(colour, (y * width + x) * space.channels);
+  const colours = space.fromSrgb(steps);
+  for (let y = 0; y < box.height; y++) {
+    for (let x = 0; x < box.width; x++) {
+      const step = down ? y : x;
+      const colour = colours.subarray(step * space.channels, (step + 1) * space.channels);
+      sheet.data.set(colour, ((box.top + y) * sheet.width + box.left + x) * space.channels);
+    }
   }
+}
+
+/** What of a box is on the sheet. */
+function onSheet({ left, top, width, height }: PixelBox, sheet: SheetPixels): PixelBox {
+  const [x, y] = [Math.max(0, left), Math.max(0, top)];
+  return {
+    left: x,
+    top: y,
+    width: Math.max(0, Math.min(sheet.width, left + width) - x),
+    height: Math.max(0, Math.min(sheet.height, top + height) - y),
+  };
 }

@@ -46,7 +46,7 @@ export async function paintSheet(
   const { space = await paintSpace(), medium = "glossy", light = false } = setup;
   const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
   const { ppi } = plan;
-  if (plan.ground) paintGround(sheet, plan.ground);
+  for (const ground of plan.grounds) paintGround(sheet, ground, ppi);
   await paintInk(sheet, ofSheet(plan.backing), ppi, files);
   let done = 0;
   for (const layer of layers(plan)) {

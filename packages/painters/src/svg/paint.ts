@@ -8,6 +8,8 @@ import {
   type FontId,
   type Ink,
   type PictureInk,
+  gradientEnds,
+  type GroundPlan,
   type SheetPlan,
 } from "@wide-quilt/core";
 import { UNTITLED, type FileAbout } from "../about/about.ts";
@@ -71,8 +73,9 @@ export async function paintSvg(
       `<svg xmlns="http://www.w3.org/2000/svg" width="${width / 1000}mm" height="${height / 1000}mm" viewBox="0 0 ${width} ${height}">`,
       `<title>${escaped(about.title)}</title>`,
       `<metadata>${xmpPacket(about)}</metadata>`,
-      `<defs>${fonts === "" ? "" : `<style>${fonts}</style>`}${pictures.defs.join("")}${groundDef(sheet)}</defs>`,
-      `<rect width="${width}" height="${height}" fill="${groundFill(sheet)}"/>`,
+      `<defs>${fonts === "" ? "" : `<style>${fonts}</style>`}${pictures.defs.join("")}${sheet.grounds.map(groundDef).join("")}</defs>`,
+      `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
+      ...sheet.grounds.map(groundMark),
       ...marks.filter((mark) => mark !== ""),
       "</svg>",
       "",
@@ -80,13 +83,15 @@ export async function paintSvg(
   );
 }
 
-const groundFill = ({ ground }: SheetPlan): string =>
-  ground === null ? "#ffffff" : ground.kind === "flat" ? ground.colour : "url(#ground)";
+const groundMark = ({ fill, rect: { x, y, width, height } }: GroundPlan, index: number): string =>
+  `<rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${fill.kind === "flat" ? fill.colour : `url(#ground${index})`}"/>`;
 
-const groundDef = ({ ground }: SheetPlan): string =>
-  ground?.kind === "gradient"
-    ? `<linearGradient id="ground" x2="0" y2="1"><stop stop-color="${ground.top}"/><stop offset="1" stop-color="${ground.bottom}"/></linearGradient>`
-    : "";
+function groundDef(ground: GroundPlan, index: number): string {
+  const { fill } = ground;
+  if (fill.kind === "flat") return "";
+  const { x1, y1, x2, y2 } = gradientEnds(ground);
+  return `<linearGradient id="ground${index}" x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}"><stop stop-color="${fill.top}"/><stop offset="1" stop-color="${fill.bottom}"/></linearGradient>`;
+}
 
 async function cellMarks(cell: CellPlan, pictures: SvgPictures): Promise<string> {
   const { picture, paints, image, cover, corner, opening, bands } = cell;

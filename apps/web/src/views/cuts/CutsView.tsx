@@ -17,7 +17,7 @@ import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { edit } from "../../table/edits.ts";
-import { selectSheets } from "../../table/sheets.ts";
+import { selectPrinted } from "../../table/sheets.ts";
 import { noticed } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
@@ -34,7 +34,7 @@ export function CutsView() {
 }
 
 function Cuts({ id, job }: { id: string; job: Job }) {
-  const sheets = useAppSelector(selectSheets);
+  const sheets = useAppSelector(selectPrinted);
   const [number, setNumber] = useState(1);
   const [whole, setWhole] = useState(job.ticket.kind === "collage" && job.sheet.trim !== null);
   const sheet = sheets[Math.min(number, sheets.length) - 1];

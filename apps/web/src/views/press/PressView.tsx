@@ -8,7 +8,7 @@ import { useAppSelector } from "../../app/store.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
-import { selectSheets } from "../../table/sheets.ts";
+import { selectPrinted } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { Gate } from "./Gate.tsx";
 import { HowCard } from "./HowCard.tsx";
@@ -26,7 +26,7 @@ export function PressView() {
 }
 
 function Press({ id, job }: { id: string; job: Job }) {
-  const sheets = useAppSelector(selectSheets);
+  const sheets = useAppSelector(selectPrinted);
   const saved = useAppSelector((state) => state.openJob.pending.length === 0);
   const version = useAppSelector((state) => state.openJob.version);
   const [sheet, setSheet] = useState(1);

@@ -3,8 +3,9 @@ import { memo, useState } from "react";
 import { UNITS, type Unit } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
-import { selectSheet } from "../../table/sheets.ts";
-import { sheetTurned, zoomed } from "../../table/view.ts";
+import { selectIsPrinted, selectJob, selectPrintedSheet, selectSheet } from "../../table/sheets.ts";
+import { aided, sheetTurned, zoomed } from "../../table/view.ts";
+import { Segments } from "../../ui/Segments.tsx";
 import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Dragging } from "./Dragging.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
@@ -21,11 +22,32 @@ export const FootBar = memo(function FootBar() {
   const zoom = useZoom();
   const trueSize = useTrueSize();
   const [keys, setKeys] = useState(false);
-  const number = useAppSelector((state) => selectSheet(state)?.number ?? 0);
-  const of = useAppSelector((state) => selectSheet(state)?.of ?? 0);
+  const imposes = useAppSelector((state) => selectJob(state)?.impose.way !== "one");
+  const printed = useAppSelector(selectIsPrinted);
+  const selectShown = printed ? selectPrintedSheet : selectSheet;
+  const number = useAppSelector((state) => selectShown(state)?.number ?? 0);
+  const of = useAppSelector((state) => selectShown(state)?.of ?? 0);
   return (
     <footer className="flex items-center gap-4 border-t border-line bg-white px-4 text-[12px] text-ink-2">
-      <SheetTurner number={number} of={of} onTurn={(to) => dispatch(sheetTurned(to))} />
+      <SheetTurner
+        number={number}
+        of={of}
+        what={imposes && !printed ? "Page" : "Sheet"}
+        onTurn={(to) => dispatch(sheetTurned(to))}
+      />
+      {imposes && (
+        <span className="w-48 shrink-0">
+          <Segments<"pages" | "printed">
+            label="What lies on the table"
+            value={printed ? "printed" : "pages"}
+            onChange={(next) => dispatch(aided({ printed: next === "printed" }))}
+            choices={[
+              { value: "pages", text: "As pages" },
+              { value: "printed", text: "As printed" },
+            ]}
+          />
+        </span>
+      )}
       <SheetsPanel className={QUIET} />
       <Dragging className={QUIET} />
       <button type="button" className={`${QUIET} flex items-center gap-1.5`} onClick={() => setKeys(true)}>

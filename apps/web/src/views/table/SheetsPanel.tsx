@@ -39,7 +39,7 @@ function SheetList() {
   const sheets = useAppSelector(selectSheets);
   const shown = useAppSelector((state) => state.view.sheet);
   const pair = useAppSelector((state) => state.view.pair);
-  const facing = useAppSelector((state) => state.openJob.job?.sheet.facing ?? false);
+  const facing = useAppSelector((state) => state.openJob.job?.sheet.facing ?? null);
   const gone = useAppSelector((state) => {
     const { job } = state.openJob;
     return job !== null && (job.sheets.gone.length > 0 || Object.values(job.cells).some((cell) => cell.gone));
@@ -121,11 +121,28 @@ function SheetList() {
           <input
             type="checkbox"
             className="size-4 accent-accent"
-            checked={facing}
-            onChange={({ target }) => dispatch(edit({ do: "sheet", change: { facing: target.checked } }))}
+            checked={facing !== null}
+            onChange={({ target }) =>
+              dispatch(edit({ do: "sheet", change: { facing: target.checked ? "right" : null } }))
+            }
           />
           Pages that face each other
         </label>
+        {facing && (
+          <label className="flex items-center gap-2">
+            The first lies
+            <select
+              className="rounded-md border border-edge bg-white px-1.5 py-1"
+              value={facing}
+              onChange={({ target }) =>
+                dispatch(edit({ do: "sheet", change: { facing: target.value as "left" | "right" } }))
+              }
+            >
+              <option value="right">alone at the right</option>
+              <option value="left">at the left, beside the second</option>
+            </select>
+          </label>
+        )}
         {facing && (
           <label className="flex items-center gap-2">
             <input

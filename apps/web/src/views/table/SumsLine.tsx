@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
 import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
-import { selectJob, selectSheet, selectSums } from "../../table/sheets.ts";
+import { selectJob, selectPrintedSheet, selectSums } from "../../table/sheets.ts";
 import { moneyIn, useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
@@ -12,10 +12,11 @@ export function SumsLine() {
   const words = useWords(ppi);
   const prices = useLaterSelector((state) => state.openJob.job?.sheet.printer.price);
   const searching = useLaterSelector((state) => state.view.searching);
+  const imposes = useLaterSelector((state) => selectJob(state)?.impose.way !== "one");
   if (!sums || !prices) return null;
   const money = moneyIn(prices.currency);
-  const { layout, sheets, pieces, used, leftOver, pixels, price } = sums;
-  if (sheets === 0) {
+  const { layout, sheets, pages, pieces, used, leftOver, pixels, price } = sums;
+  if (pages === 0) {
     return (
       <p className="mt-1 text-[12.5px] text-wrong">Not one piece fits on this paper. See what to check.</p>
     );
@@ -25,7 +26,8 @@ export function SumsLine() {
       aria-label="Sums"
       className="measure mt-1 flex flex-wrap gap-x-[18px] gap-y-0.5 text-[12.5px] text-ink-2"
     >
-      <Fits sums={layout} laid={pieces} />
+      {!imposes && <Fits sums={layout} laid={pieces} />}
+      {imposes && <Sum name="pages">{pages}</Sum>}
       <Sum name="sheets">
         {sheets}
         {searching && <span className="text-ink-2">, looking for fewer …</span>}
@@ -103,7 +105,7 @@ function Corrected() {
 
 /** The passes of a trimmer that free the pieces of the sheet shown, worked out when the table comes to rest. */
 function Cuts() {
-  const sheet = useLaterSelector(selectSheet);
+  const sheet = useLaterSelector(selectPrintedSheet);
   const held = useLaterSelector((state) => state.openJob.held !== null);
   const planned = useCutPlan(held ? null : (sheet ?? null));
   if (!sheet) return null;

@@ -2,8 +2,10 @@ import { pixelBox, toPx, UM_PER_INCH, writeNumber } from "../../length/index.ts"
 import type { Rule } from "../finding.ts";
 
 /** Says how exact the pieces are in the written file: the largest difference of a size after rounding its edges. */
-export const exactSizes: Rule = ({ sheets, words }) => {
-  const cells = sheets.flatMap((sheet) => sheet.cells.map(({ finished }) => ({ finished, ppi: sheet.ppi })));
+export const exactSizes: Rule = ({ printed, words }) => {
+  const cells = printed.flatMap(({ freed, cells: own, ppi }) =>
+    (freed ?? own.map(({ finished }) => finished)).map((finished) => ({ finished, ppi })),
+  );
   if (cells.length === 0) return [];
   let worst = 0;
   for (const { finished, ppi } of cells) {

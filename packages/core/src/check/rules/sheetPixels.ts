@@ -3,8 +3,8 @@ import { writeNumber } from "../../length/index.ts";
 import type { Rule } from "../finding.ts";
 
 /** A file with more pixels than can be written. */
-export const sheetPixels: Rule = ({ job, sheets, words }) => {
-  const sheet = sheets[0];
+export const sheetPixels: Rule = ({ job, printed, words }) => {
+  const sheet = printed[0];
   if (!sheet) return [];
   const pixels = sheet.pixels.width * sheet.pixels.height;
   if (pixels <= LIMITS.sheetPixels) return [];

@@ -48,7 +48,7 @@ describe("a contact sheet", () => {
         .join("")
         .replaceAll("\u00a0", " "),
     ).toBe(
-      "Show 400 photos, in their order, in 5 columns and 6 rows on A4 paper, lying as it holds the most, without sections and two lines of text on each sheet, 2 mm apart inside 10 mm margins, with no marks to cut by, no outline and no slack, finished with words, for Lab, lustre at 300 ppi.",
+      "Show 400 photos, in their order, in 5 columns and 6 rows on A4 paper, lying as it holds the most, without sections and two lines of text on each sheet, 2 mm apart inside 10 mm margins, with no marks to cut by, no outline and no slack, finished with words, for Lab, lustre at 300 ppi, a page to a sheet.",
     );
   });
 

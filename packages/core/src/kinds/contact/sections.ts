@@ -42,6 +42,6 @@ export function sectionsOf(job: Job, breaks: TicketOf<"contact">["breaks"], phot
 function titleOf(by: "day" | "folder", photo: PhotoRef, photos: Photos): string {
   if (by === "folder") return photo.folder || "In no folder";
   const exposure = photos[photo.id]?.exposure;
-  const source = { file: photo.name, exposure, own: {}, job: "", sheet: 1, sheets: 1 };
+  const source = { file: photo.name, exposure, own: {}, job: "", page: 1, pages: 1, sheet: 1, sheets: 1 };
   return fill("[date]", source) || "Without a date";
 }

@@ -18,7 +18,7 @@ it("says the whole sheet in one sentence", () => {
     change: { outline: { width: um(200), colour: "#9a9a9a" }, slack: mm(1) },
   });
   expect(said(job)).toBe(
-    "Put 8 copies at 35 × 45 mm on 10 × 15 cm paper, turned to fit the most, 2 mm apart and centred inside no margins, with corner ticks to cut by, a 0.2 mm grey outline and 1 mm of slack, finished plainly, for Lab, lustre at 300 ppi.",
+    "Put 8 copies at 35 × 45 mm on 10 × 15 cm paper, turned to fit the most, 2 mm apart and centred inside no margins, with corner ticks to cut by, a 0.2 mm grey outline and 1 mm of slack, finished plainly, for Lab, lustre at 300 ppi, a page to a sheet.",
   );
 });
 

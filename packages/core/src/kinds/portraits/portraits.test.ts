@@ -134,7 +134,7 @@ describe("the ticket", () => {
 
   it("reads as a sentence", () => {
     expect(say(make(add("ada", "ben")))).toBe(
-      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi.",
+      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi, a page to a sheet.",
     );
   });
 

@@ -5,7 +5,14 @@ import { useLaterSelector } from "../../../app/later.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { manyCells, ManyPhotos } from "../../../sheet/ManyPhotos.tsx";
 import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
-import { selectCell, selectSheet, selectSheets, selectToCheck } from "../../../table/sheets.ts";
+import {
+  selectCell,
+  selectIsPrinted,
+  selectPrintedSheet,
+  selectSheet,
+  selectSheets,
+  selectToCheck,
+} from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { button } from "../../../ui/button.ts";
@@ -32,16 +39,18 @@ const ROOM = { left: 76, right: 48, top: 68, bottom: 52 };
 export function Table() {
   const sheet = useAppSelector(selectSheet);
   const sheets = useAppSelector(selectSheets);
-  const isPair = useAppSelector((state) => state.view.pair && state.openJob.job?.sheet.facing === true);
+  const first = useAppSelector((state) => (state.view.pair && state.openJob.job?.sheet.facing) || null);
   const pages = useMemo(
-    () => (sheet ? (isPair ? facing(sheets, sheet) : [sheet]) : []),
-    [sheet, sheets, isPair],
+    () => (sheet ? (first ? facing(sheets, sheet, first) : [sheet]) : []),
+    [sheet, sheets, first],
   );
   const hasPhotos = useAppSelector(({ openJob: { job } }) => (job?.stash.length ?? 0) > 0);
   const toCheck = useLaterSelector(selectToCheck).length > 0;
   const table = useRef<HTMLElement>(null);
   const room = useRoom(table);
-  useFit(pages, room);
+  const printed = useAppSelector((state) => (selectIsPrinted(state) ? selectPrintedSheet(state) : undefined));
+  const shown = useMemo(() => (printed ? [printed] : pages), [printed, pages]);
+  useFit(shown, room);
   const pointer = useRef<TablePoint | null>(null);
   const takePointer = useCallback(() => {
     const at = pointer.current;
@@ -62,7 +71,16 @@ export function Table() {
         if (!(event.target as Element).closest(kept)) dispatch(cellSelected(null));
       }}
     >
-      {sheet ? (
+      {printed ? (
+        <Pages
+          pages={[printed]}
+          active={null}
+          scale={scale}
+          room={room}
+          table={table}
+          takePointer={takePointer}
+        />
+      ) : sheet ? (
         <Pages
           pages={pages}
           active={sheet}
@@ -86,7 +104,8 @@ export function Table() {
 
 interface PagesProps {
   pages: readonly SheetPlan[];
-  active: SheetPlan;
+  /** The page that keys and the card are about; null for sheets that are only looked at. */
+  active: SheetPlan | null;
   scale: number;
   room: TableRoom;
   table: RefObject<HTMLElement | null>;
@@ -115,17 +134,21 @@ function Pages({ pages, active, scale, room, table, takePointer }: PagesProps) {
   useKeptPoint(table, takePointer, { left: first, top, scale });
   return (
     <div className="relative" style={{ width: room.left + across, height: down }}>
-      {pages.map((sheet, i) => (
-        <SheetOnTable
-          key={sheet.id}
-          sheet={sheet}
-          px={px}
-          scale={scale}
-          left={lefts[i]!}
-          top={top}
-          active={sheet.id === active.id}
-        />
-      ))}
+      {pages.map((sheet, i) =>
+        active ? (
+          <SheetOnTable
+            key={sheet.id}
+            sheet={sheet}
+            px={px}
+            scale={scale}
+            left={lefts[i]!}
+            top={top}
+            active={sheet.id === active.id}
+          />
+        ) : (
+          <PrintedSheet key={sheet.id} sheet={sheet} px={px} scale={scale} left={lefts[i]!} top={top} />
+        ),
+      )}
       {pages.length === 2 && (
         <span
           aria-hidden
@@ -221,6 +244,35 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
       >
         {words.size(sheet.paper)}
         {sheet.mayLose.left > 0 && <span className="text-ink-2">, the pale edge may be lost</span>}
+      </p>
+    </>
+  );
+}
+
+/** A sheet as it is printed, several pages on it: to be looked at, since pages are changed as pages. */
+function PrintedSheet({ sheet, px, scale, left, top }: Omit<SheetProps, "active">) {
+  const words = useWords(sheet.ppi);
+  const width = px(sheet.paper.width);
+  const height = px(sheet.paper.height);
+  const preview = useCallback(
+    (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
+    [scale],
+  );
+  return (
+    <>
+      <div className="absolute shadow-[0_3px_14px_rgb(0_0_0/.28)]" style={{ left, top, width, height }}>
+        <SheetPicture
+          plan={sheet}
+          photo={preview}
+          className="block h-full w-full"
+          label={`Sheet ${sheet.number} of ${sheet.of} as it is printed`}
+        />
+      </div>
+      <p
+        className="measure absolute -translate-x-1/2 text-[12px] text-ink"
+        style={{ left: left + width / 2, top: top + height + 14 }}
+      >
+        {sheet.stock.name}, {words.size(sheet.paper)}
       </p>
     </>
   );

@@ -8,6 +8,7 @@ import { LiePanel, PaperLiePanel } from "./LiePanel.tsx";
 import { MarginsPanel } from "./MarginsPanel.tsx";
 import { MarksPanel } from "./MarksPanel.tsx";
 import { OutlinePanel } from "./OutlinePanel.tsx";
+import { ImposePanel } from "./ImposePanel.tsx";
 import type { TicketPanel, TicketSide } from "./panel.tsx";
 import { PaperPanel } from "./PaperPanel.tsx";
 import { PapersPanel } from "./PapersPanel.tsx";
@@ -55,5 +56,6 @@ export const PANELS: Readonly<Record<string, TicketPanel | TicketSide>> = {
   outline: { title: "Outline", Panel: OutlinePanel },
   slack: { title: "Slack, bleed and safe zone", Panel: SlackPanel },
   printer: { title: "Where it is made", Panel: PrinterPanel, wide: true },
+  impose: { title: "Pages to a sheet", Panel: ImposePanel, wide: true },
   ppi: { title: "Pixels per inch", Panel: PpiPanel },
 };

@@ -1,0 +1,140 @@
+import { overlap, placedRect, placedWhole, type Placement, type Rect, type Size } from "../geometry/index.ts";
+import { numberedSheet, type Job } from "../job/index.ts";
+import { edgePx, nearest, um } from "../length/index.ts";
+import { cutMarks } from "../marks/index.ts";
+import {
+  movedCell,
+  movedGround,
+  movedInk,
+  movedStroke,
+  type CellPlan,
+  type Move,
+  type SheetPlan,
+} from "../plan/index.ts";
+import { cutBack } from "../plan/image.ts";
+import { imposedPages, type Slot } from "./slots.ts";
+
+/**
+ * The sheets that the printer is sent, from the pages of a job: each page where its slot has it, cut back to the middle
+ * between it and its neighbours. Where a page is a sheet these are the pages themselves.
+ *
+ *     pages ─▶ slots on sheets ─▶ parts of each page moved and turned ─▶ one plan a sheet, in the painters’ own terms
+ */
+export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
+  const { impose, sheet, finish } = job;
+  if (impose.way === "one") return [...pages];
+  const sheets = imposedPages(
+    impose,
+    pages.map(({ trim }) => trim),
+    sheet,
+    sheet.facing ?? "right",
+  );
+  return sheets.map(({ lying, slots }, index): SheetPlan => {
+    const paper: Size = { width: lying.width, height: lying.height };
+    const whole: Rect = { x: um(0), y: um(0), ...paper };
+    const freed = slots.map(({ at }) => placedWhole(at));
+    const parts = slots.map((slot, i) => onSheet(pages[slot.page]!, slot, i, freed, whole));
+    const pieces = freed.map((finished) => ({ finished, image: null }));
+    const first = pages[slots[0]?.page ?? 0]!;
+    return {
+      ...first,
+      id: numberedSheet(index + 1),
+      number: index + 1,
+      of: sheets.length,
+      stock: impose.paper,
+      paper,
+      printable: whole,
+      trim: impose.way === "spreads" ? bounds(freed) : whole,
+      bleed: whole,
+      safe: whole,
+      mayLose: { top: um(0), right: um(0), bottom: um(0), left: um(0) },
+      pixels: { width: edgePx(paper.width, sheet.ppi), height: edgePx(paper.height, sheet.ppi) },
+      grounds: parts.flatMap(({ grounds }) => grounds),
+      backing: parts.flatMap(({ backing }) => backing),
+      cells: parts.flatMap(({ cells }) => cells).map((cell, i) => ({ ...cell, number: i + 1 })),
+      over: parts.flatMap(({ over }) => over),
+      marks: [
+        ...parts.flatMap(({ marks }) => marks),
+        ...(impose.way === "several" ? cutMarks(paper, pieces, { ...finish.marks, kind: impose.marks }) : []),
+      ],
+      freed: impose.way === "several" ? freed : null,
+    };
+  });
+}
+
+/** What is written: the sheets that are printed, or the pages where the job wants a PDF of those. */
+export const toWrite = (job: Job, pages: readonly SheetPlan[]): SheetPlan[] =>
+  job.press.file.format === "pdf" && job.impose.pdf === "pages" ? [...pages] : imposed(job, pages);
+
+/** The parts of a page where they come to lie, seen as far as the middle to its neighbours. */
+function onSheet(
+  page: SheetPlan,
+  { at }: Slot,
+  index: number,
+  freed: readonly Rect[],
+  whole: Rect,
+): Pick<SheetPlan, "grounds" | "backing" | "cells" | "over" | "marks"> {
+  const own = freed[index]!;
+  const { trim } = page;
+  const move = moveTo(at, trim);
+  const bleed = overlap(move.rect(page.bleed), whole) ?? own;
+  const seen = cutBack(own, bleed, freed);
+  const within = (rect: Rect): Rect => overlap(rect, seen) ?? { ...seen, width: um(0), height: um(0) };
+  const ink = (one: SheetPlan["over"][number]) => {
+    const moved = movedInk(one, move);
+    return { ...moved, clip: within(moved.clip ?? seen) };
+  };
+  const cell = (one: CellPlan): CellPlan => {
+    const moved = { ...movedCell(one, move), key: `${index + 1}.${one.number}` };
+    // A tilted cell is seen in its own frame; it is left as it is.
+    if (one.angle !== 0) return moved;
+    return {
+      ...moved,
+      image: within(moved.image),
+      bands: moved.bands.map((band) => ({ ...band, outer: within(band.outer) })),
+      over: moved.over.map((part) => ({ ...part, clip: within(part.clip ?? seen) })),
+    };
+  };
+  return {
+    grounds: page.grounds.map((ground) => {
+      const moved = movedGround(ground, move);
+      return { ...moved, rect: within(isPage(ground.rect, page) ? seen : moved.rect) };
+    }),
+    backing: page.backing.map(ink),
+    cells: page.cells.map(cell),
+    over: page.over.map(ink),
+    marks: page.marks.map((stroke) => movedStroke(stroke, move)),
+  };
+}
+
+/** Colour of the whole page runs on over its bleed. */
+const isPage = (rect: Rect, { paper }: SheetPlan): boolean =>
+  rect.width === paper.width && rect.height === paper.height;
+
+/** Moves what lies on a page so that its finished rectangle comes to lie at a placement. */
+function moveTo(at: Placement, trim: Rect): Move {
+  const rect = (own: Rect): Rect => placedRect(at, { ...own, x: um(own.x - trim.x), y: um(own.y - trim.y) });
+  return {
+    rect,
+    // A turned box keeps its sides about where its middle goes.
+    box: (own) => {
+      const there = rect(own);
+      return {
+        x: nearest(there.x + (there.width - own.width) / 2),
+        y: nearest(there.y + (there.height - own.height) / 2),
+        width: own.width,
+        height: own.height,
+      };
+    },
+    inBox: ({ x, y }, before, after) => ({ x: x + after.x - before.x, y: y + after.y - before.y }),
+    turn: at.turn,
+  };
+}
+
+function bounds(rects: readonly Rect[]): Rect {
+  const x = Math.min(...rects.map((one) => one.x));
+  const y = Math.min(...rects.map((one) => one.y));
+  const end = Math.max(...rects.map((one) => one.x + one.width));
+  const foot = Math.max(...rects.map((one) => one.y + one.height));
+  return { x: um(x), y: um(y), width: um(end - x), height: um(foot - y) };
+}

@@ -1,0 +1,74 @@
+import { turnedBy, type Quarter, type Rect } from "../geometry/index.ts";
+import type { Ink } from "../graphics/index.ts";
+import { um } from "../length/index.ts";
+import type { CellPlan, GroundPlan, Stroke } from "./types.ts";
+
+/** How the parts of a plan are put elsewhere. */
+export interface Move {
+  /** An upright rectangle where it comes to lie. */
+  rect(rect: Rect): Rect;
+  /** A box that is turned about its own middle, as it is before that turn. */
+  box(box: Rect): Rect;
+  /** A place inside such a box, given the box before and after. */
+  inBox(at: { x: number; y: number }, before: Rect, after: Rect): { x: number; y: number };
+  /** By how much all of it is turned. */
+  turn: Quarter;
+}
+
+export function movedCell(cell: CellPlan, move: Move): CellPlan {
+  const { picture } = cell;
+  return {
+    ...cell,
+    finished: move.rect(cell.finished),
+    opening: move.rect(cell.opening),
+    cover: move.rect(cell.cover),
+    image: move.rect(cell.image),
+    bands: cell.bands.map((band) => ({
+      ...band,
+      outer: move.rect(band.outer),
+      inner: move.rect(band.inner),
+    })),
+    turn: turnedBy(cell.turn, move.turn),
+    picture: picture && {
+      ...picture,
+      placed: move.rect(picture.placed),
+      turn: turnedBy(picture.turn, move.turn),
+    },
+    over: cell.over.map((ink) => movedInk(ink, move)),
+  };
+}
+
+export function movedInk(ink: Ink, move: Move): Ink {
+  const clip = ink.clip && move.rect(ink.clip);
+  if (ink.kind === "picture") return { ...ink, rect: move.box(ink.rect), turn: ink.turn + move.turn, clip };
+  const { text } = ink;
+  const box = move.box(text.box);
+  return {
+    ...ink,
+    clip,
+    text: {
+      ...text,
+      box,
+      turn: text.turn + move.turn,
+      lines: text.lines.map((line) => {
+        const { x, y } = move.inBox(line, text.box, box);
+        return { ...line, x: um(x), y: um(y) };
+      }),
+    },
+  };
+}
+
+export const movedGround = (ground: GroundPlan, move: Move): GroundPlan => ({
+  ...ground,
+  rect: move.rect(ground.rect),
+  turn: turnedBy(ground.turn, move.turn),
+});
+
+/** A line, as the rectangle without width or without height that it is. */
+export function movedStroke(stroke: Stroke, move: Move): Stroke {
+  const { x1, y1, x2, y2 } = stroke;
+  const [left, top] = [Math.min(x1, x2), Math.min(y1, y2)];
+  const along = { x: um(left), y: um(top), width: um(Math.abs(x2 - x1)), height: um(Math.abs(y2 - y1)) };
+  const { x, y, width, height } = move.rect(along);
+  return { ...stroke, x1: x, y1: y, x2: um(x + width), y2: um(y + height) };
+}
