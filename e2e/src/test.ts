@@ -78,26 +78,28 @@ export async function type(page: Page, label: string, text: string): Promise<voi
   await page.keyboard.press("Enter");
 }
 
-/** Writes the job as PNG from the press, and gives back where the files lie, in order. */
-export async function writePng(page: Page, server: Server): Promise<string[]> {
-  await saved(page);
-  await page.getByRole("link", { name: "Print or export" }).click();
-  await page.getByRole("radio", { name: /^PNG/ }).click();
+/** Writes the job's sheets in a format, from the table or from the press; gives back where they lie. */
+export async function write(page: Page, server: Server, format: "PNG" | "JPEG" | "PDF"): Promise<string[]> {
+  const ending = { PNG: ".png", JPEG: ".jpg", PDF: ".pdf" }[format];
+  const done = page.getByRole("listitem").filter({ hasText: /Written: / });
+  const toPress = page.getByRole("link", { name: "Print or export" });
+  if (await toPress.isVisible()) {
+    await saved(page);
+    await toPress.click();
+  }
+  const before = await done.count();
+  await page.getByRole("radio", { name: new RegExp(`^${format}`) }).click();
   await page.getByRole("button", { name: /^Write (the file|\d+ sheets)$/ }).click();
-  await expect(
-    page
-      .getByRole("listitem")
-      .filter({ hasText: /Written: / })
-      .first(),
-  ).toBeVisible({
-    timeout: 90_000,
-  });
+  await expect(done).toHaveCount(before + 1, { timeout: 90_000 });
   const out = join(server.data, "out");
   return readdirSync(out)
-    .filter((name) => name.endsWith(".png"))
+    .filter((name) => name.endsWith(ending))
     .sort()
     .map((name) => join(out, name));
 }
+
+/** Writes the job's sheets as PNG. */
+export const writePng = (page: Page, server: Server): Promise<string[]> => write(page, server, "PNG");
 
 /** The job that is on the page, as the server has it. */
 export async function jobOf(page: Page): Promise<Job> {

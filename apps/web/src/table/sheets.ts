@@ -40,6 +40,7 @@ export function selectTicketJob(state: State): Job | null {
     ticketJob &&
     job.ticket === ticketJob.ticket &&
     job.sheet === ticketJob.sheet &&
+    job.impose === ticketJob.impose &&
     job.finish === ticketJob.finish &&
     job.stash === ticketJob.stash &&
     job.pick === ticketJob.pick &&

@@ -121,7 +121,10 @@ export const view = createSlice({
     snappedTo: (state, { payload }: PayloadAction<SnapLine[]>) => {
       state.snapped = payload;
     },
-    aided: (state, { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "pair" | "printed">>>) => {
+    aided: (
+      state,
+      { payload }: PayloadAction<Partial<Pick<View, "rulers" | "grid" | "pair" | "printed">>>,
+    ) => {
       Object.assign(state, payload);
     },
     /** Takes the measuring stick out, or puts it away. */

@@ -9,7 +9,7 @@ import { freshJob, kindOf, layOut } from "../kinds/index.ts";
 import { mm, um } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { sums } from "../sums/index.ts";
-import { imposed, imposedPages, toWrite } from "./index.ts";
+import { imposed, imposedPages, placesFor, toWrite } from "./index.ts";
 
 const rect = (x: number, y: number, width: number, height: number): Rect => ({
   x: um(x),
@@ -88,11 +88,15 @@ describe("several pages to a sheet", () => {
   });
 
   it("lets sixteen cards of 85 × 55 mm, cut from two sheets of ten and stacked, lie in their order", () => {
-    const job = pages(85, 55, 16, { do: "impose", change: { order: "stack" } });
+    const job = pages(85, 55, 16, { do: "impose", change: { order: "stack", mayTurn: false } });
     const sheets = shown(job);
     // (210 + 4) / (85 + 4) = 2 across, (297 + 4) / (55 + 4) = 5 down
     expect(sheets.map((on) => on.length)).toEqual([8, 8]);
-    expect(printed(job)[0]!.freed).toHaveLength(8);
+    const holds = (of: Job) =>
+      placesFor(of.impose, { width: mm(85), height: mm(55) }, of.sheet.printer.unprintable);
+    expect(holds(job)!.places).toHaveLength(10);
+    // Some turned there is room for one more: two columns of three on their side are 114 mm wide, and 92 are left for a column of five.
+    expect(holds(applyEdit(job, { do: "impose", change: { mayTurn: true } }))!.places).toHaveLength(11);
     // The knife goes through the pile: at each place lie the pages of that place, the first sheet on top. The stacks are
     // laid on each other in the order of the places.
     const places = Math.max(...sheets.map((on) => on.length));

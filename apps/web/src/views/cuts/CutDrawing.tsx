@@ -1,4 +1,4 @@
-import type { CutStep, SheetPlan } from "@wide-quilt/core";
+import type { CellPlan, CutStep, SheetPlan } from "@wide-quilt/core";
 
 interface Props {
   sheet: SheetPlan;
@@ -8,7 +8,8 @@ interface Props {
 }
 
 /** A sheet with its pieces and the numbered cuts. Cuts of one pass have one number. */
-export function CutDrawing({ sheet: { paper, cells, number }, steps, inTheWay }: Props) {
+export function CutDrawing({ sheet, steps, inTheWay }: Props) {
+  const { paper, number } = sheet;
   const unit = Math.max(paper.width, paper.height) / 100;
   return (
     <svg
@@ -18,7 +19,7 @@ export function CutDrawing({ sheet: { paper, cells, number }, steps, inTheWay }:
       aria-label={`Sheet ${number} with its cuts numbered`}
     >
       <rect width={paper.width} height={paper.height} fill="#fff" stroke="#868c98" strokeWidth={unit / 8} />
-      {cells.map((cell) => {
+      {piecesOf(sheet).map((cell) => {
         const { x, y, width, height } = cell.finished;
         const wrong = inTheWay.includes(cell.key);
         return (
@@ -89,3 +90,7 @@ function CutNumber({ step: { number, lines }, unit }: { step: CutStep; unit: num
     </g>
   );
 }
+
+/** What is cut out: cells, or the pages of a sheet that holds several. */
+const piecesOf = ({ cells, freed }: SheetPlan): Pick<CellPlan, "key" | "number" | "finished" | "angle">[] =>
+  freed?.map((finished, i) => ({ key: `page ${i + 1}`, number: i + 1, finished, angle: 0 })) ?? [...cells];

@@ -1,10 +1,10 @@
-import { Radio, RadioGroup } from "@headlessui/react";
 import { Grid3x3, PencilRuler, Ruler } from "lucide-react";
 import type { ReactNode } from "react";
 import { mm, type SheetPlan } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
 import { selectSheet } from "../../table/sheets.ts";
+import { FootSwitch } from "./FootSwitch.tsx";
 import { aided, dragging, stickTaken, type Drags, type Spot } from "../../table/view.ts";
 
 const CHOICES: { value: Drags; text: string }[] = [
@@ -24,22 +24,12 @@ export function Dragging({ className }: { className: string }) {
   const guided = guides !== undefined && guides.x.length + guides.y.length > 0;
   return (
     <div className="flex items-center gap-1">
-      <RadioGroup
-        aria-label="Dragging moves"
+      <FootSwitch
+        label="Dragging moves"
         value={drags}
-        onChange={(next: Drags) => dispatch(dragging(next))}
-        className="mr-1 flex rounded-md border border-line"
-      >
-        {CHOICES.map(({ value, text }) => (
-          <Radio
-            key={value}
-            value={value}
-            className="cursor-pointer rounded-[5px] px-2 py-px data-checked:bg-accent-soft data-checked:font-semibold data-checked:text-accent"
-          >
-            {text}
-          </Radio>
-        ))}
-      </RadioGroup>
+        choices={CHOICES}
+        onChange={(next) => dispatch(dragging(next))}
+      />
       <Aid
         className={className}
         label="Rulers"

@@ -5,14 +5,15 @@ import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
 import { selectIsPrinted, selectJob, selectPrintedSheet, selectSheet } from "../../table/sheets.ts";
 import { aided, sheetTurned, zoomed } from "../../table/view.ts";
-import { Segments } from "../../ui/Segments.tsx";
 import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Dragging } from "./Dragging.tsx";
+import { FootSwitch } from "./FootSwitch.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
 import { SheetsPanel } from "./SheetsPanel.tsx";
 import { useTrueSize, useZoom, ZOOM_STEP } from "./table/zoom.ts";
 
-const QUIET = "rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disabled:hover:bg-transparent";
+const QUIET =
+  "whitespace-nowrap rounded px-1.5 py-0.5 hover:bg-chrome disabled:opacity-40 disabled:hover:bg-transparent";
 
 /** Which sheet is shown, how large, and in which unit. */
 export const FootBar = memo(function FootBar() {
@@ -36,22 +37,21 @@ export const FootBar = memo(function FootBar() {
         onTurn={(to) => dispatch(sheetTurned(to))}
       />
       {imposes && (
-        <span className="w-48 shrink-0">
-          <Segments<"pages" | "printed">
-            label="What lies on the table"
-            value={printed ? "printed" : "pages"}
-            onChange={(next) => dispatch(aided({ printed: next === "printed" }))}
-            choices={[
-              { value: "pages", text: "As pages" },
-              { value: "printed", text: "As printed" },
-            ]}
-          />
-        </span>
+        <FootSwitch
+          label="What lies on the table"
+          value={printed ? "printed" : "pages"}
+          choices={[
+            { value: "pages", text: "Pages" },
+            { value: "printed", text: "As printed" },
+          ]}
+          onChange={(next) => dispatch(aided({ printed: next === "printed" }))}
+        />
       )}
       <SheetsPanel className={QUIET} />
-      <Dragging className={QUIET} />
+      {!printed && <Dragging className={QUIET} />}
       <button type="button" className={`${QUIET} flex items-center gap-1.5`} onClick={() => setKeys(true)}>
-        <Keyboard size={15} aria-hidden /> Keys
+        <Keyboard size={15} aria-hidden />
+        <span className={imposes ? "max-[1100px]:sr-only" : ""}>Keys</span>
       </button>
       <span className="grow" />
       <button
