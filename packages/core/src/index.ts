@@ -22,6 +22,7 @@ export * from "./words/index.ts";
 export * from "./look/index.ts";
 export * from "./style/index.ts";
 export * from "./graphics/index.ts";
+export * from "./blocks/index.ts";
 export * from "./stash/index.ts";
 export * from "./kinds/index.ts";
 export * from "./edit/index.ts";

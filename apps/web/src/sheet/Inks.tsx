@@ -1,5 +1,5 @@
 import { memo, useId } from "react";
-import { fontById, type Ink, type SetText } from "@wide-quilt/core";
+import { fontById, pathData, type Ink, type SetText } from "@wide-quilt/core";
 import { address } from "../api/client.ts";
 import { useFonts } from "./fonts.ts";
 import { turn } from "./shapes.ts";
@@ -28,6 +28,14 @@ function One({ ink, photo }: { ink: Ink; photo: Props["photo"] }) {
   const painted =
     ink.kind === "text" ? (
       <Text text={ink.text} />
+    ) : ink.kind === "path" ? (
+      <path
+        d={pathData(ink.commands)}
+        fill={ink.fill ?? "none"}
+        stroke={ink.stroke?.colour}
+        strokeWidth={ink.stroke?.width}
+        transform={turn(ink.turn, ink.box) || undefined}
+      />
     ) : (
       <image
         href={

@@ -48,7 +48,8 @@ export function selectTicketJob(state: State): Job | null {
     job.worn === ticketJob.worn &&
     job.ground === ticketJob.ground &&
     job.graphics === ticketJob.graphics &&
-    job.texts === ticketJob.texts;
+    job.texts === ticketJob.texts &&
+    job.blocks === ticketJob.blocks;
   if (!same) ticketJob = job;
   return ticketJob;
 }

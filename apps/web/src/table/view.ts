@@ -25,7 +25,7 @@ export interface Spot {
 export type Side = "cell" | "finish";
 
 /** The parts that a sheet is finished with. */
-export type FinishPart = StylePart | "style" | "ground" | "graphics" | "texts";
+export type FinishPart = StylePart | "style" | "ground" | "graphics" | "texts" | "blocks";
 
 /** How the table is looked at; no part of the job. */
 export interface View {

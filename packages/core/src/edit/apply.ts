@@ -59,6 +59,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, ground: edit.ground };
     case "graphics":
       return { ...job, graphics: changed(job.graphics, edit.graphics) };
+    case "blocks":
+      return { ...job, blocks: changed(job.blocks, edit.blocks) };
     case "texts":
       return { ...job, texts: changed(job.texts, edit.texts) };
     case "pick":

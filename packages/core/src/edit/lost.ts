@@ -31,7 +31,7 @@ export function lostIn(job: Job, cells: ReadonlySet<CellName>, sheets: ReadonlyS
     // The third print of a photo that is printed twice now is lost; one of a photo that is filtered away is not.
     return number === null || !isHere(name) || shown.has(number);
   };
-  const items = [...Object.entries(job.graphics), ...Object.entries(job.texts)];
+  const items = [job.graphics, job.texts, job.blocks].flatMap((of) => Object.entries(of));
   return {
     shots: Object.entries(job.shots).flatMap(([name, shot]) =>
       !isHere(name) && isByHand(shot, COMPUTED_SHOT) ? [name] : [],
@@ -51,6 +51,7 @@ export function forgetLost(job: Job, lost: Lost): Job {
     cells: without(job.cells, lost.cells),
     graphics: without(job.graphics, lost.items),
     texts: without(job.texts, lost.items),
+    blocks: without(job.blocks, lost.items),
   };
 }
 

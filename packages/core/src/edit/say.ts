@@ -78,6 +78,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   "keep worn": "keeping the style on",
   ground: "the sheet’s colour",
   graphics: "graphics",
+  blocks: "tables of words",
   texts: "words on the sheet",
   pick: "which photos are shown",
   "mark photos": "what is said of photos",

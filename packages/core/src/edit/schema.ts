@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { blockSchema } from "../blocks/schema.ts";
 import { backdropSchema } from "../backdrop/schema.ts";
 import { faceSchema } from "../portrait/face.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
@@ -41,7 +42,7 @@ const stands = z.strictObject({
 export const lostSchema = z.strictObject({
   shots: z.array(shotName).max(LIMITS.copies.most),
   cells: z.array(cell).max(LIMITS.copies.most),
-  items: z.array(itemId).max(LIMITS.graphics + LIMITS.texts),
+  items: z.array(itemId).max(LIMITS.graphics + 2 * LIMITS.texts),
 });
 
 /**
@@ -80,6 +81,7 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("ground"), ground: jobSchema.shape.ground }),
   /** Sets graphics and boxes of words by their names; null takes one out. */
   z.strictObject({ do: z.literal("graphics"), graphics: z.record(itemId, graphicSchema.nullable()) }),
+  z.strictObject({ do: z.literal("blocks"), blocks: z.record(itemId, blockSchema.nullable()) }),
   z.strictObject({ do: z.literal("texts"), texts: z.record(itemId, textBoxSchema.nullable()) }),
   z.strictObject({ do: z.literal("pick"), change: pickSchema.partial() }),
   /** Ratings, tags and folders of photos. */

@@ -29,7 +29,9 @@ const graphic = (change: Partial<Graphic>): Graphic => ({
 const source = { file: "gull.jpg", own: {}, job: "Autumn", page: 1, pages: 1, sheet: 1, sheets: 1 };
 const none = () => null;
 const placed = (own: Graphic, on: Ground) =>
-  placeIn(own, on, source, none).map((ink) => (ink.kind === "picture" ? ink.rect : ink.text.box));
+  placeIn(own, on, source, none).map((ink) =>
+    ink.kind === "picture" ? ink.rect : ink.kind === "text" ? ink.text.box : ink.box,
+  );
 
 describe("a graphic that is placed", () => {
   const box = rect(10, 20, 100, 80);

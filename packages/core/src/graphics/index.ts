@@ -1,3 +1,3 @@
-export type { Ink, PictureInk, TextInk } from "./ink.ts";
+export { pathData, type Ink, type PathInk, type PathStep, type PictureInk, type TextInk } from "./ink.ts";
 export { coverWith, placeIn, type Ground } from "./place.ts";
 export { ANCHORS, type Anchor, type Graphic, type GraphicRole, type GraphicSource } from "./schema.ts";

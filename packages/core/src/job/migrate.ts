@@ -102,6 +102,7 @@ const STEPS: Record<number, (job: Values) => Values> = {
       numbered: stash.length,
       sheet: { ...(job.sheet as Values), facing: (job.sheet as Values | undefined)?.facing ? "right" : null },
       impose: EACH_ITS_SHEET,
+      blocks: {},
       ...named6(job, stash),
       graphics: onSheets7(job.graphics, isSingle),
       texts: onSheets7(job.texts, isSingle),

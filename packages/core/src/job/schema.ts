@@ -2,6 +2,7 @@ import { z } from "zod";
 import { ticketSchema } from "../kinds/tickets.ts";
 import { UNITS } from "../length/index.ts";
 import { LIMITS } from "./limits.ts";
+import { blockSchema } from "../blocks/schema.ts";
 import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
 import { imposeSchema } from "../impose/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
@@ -154,6 +155,9 @@ export const jobSchema = z
     worn: wornSchema.nullable().describe("A kept style that is tried on over it"),
     ground: fillSchema.nullable().describe("The colour of the sheet behind everything; null for bare paper"),
     graphics: z.record(itemId, graphicSchema).describe("By name: stamps, overlays, backings and watermarks"),
+    blocks: z
+      .record(itemId, blockSchema)
+      .describe("By name: words laid out in columns, such as an order form"),
     texts: z.record(itemId, textBoxSchema).describe("By name: boxes of words on the sheet"),
     shots: shotsSchema.describe(
       "By shot: cells of one shot always show the same photo in the same way. p7 is photo 7 wherever it comes by itself",

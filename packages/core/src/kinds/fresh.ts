@@ -57,6 +57,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     ground: null,
     graphics: {},
     texts: {},
+    blocks: {},
     shots: {},
     faces: {},
     backdrops: {},

@@ -94,6 +94,7 @@ function sayWorn(job: Job): string {
     mat && (mat.layers.length === 2 ? "a double mat" : "a mat"),
     caption && "words",
     Object.keys(job.texts).length > 0 && "words on the sheet",
+    Object.keys(job.blocks).length > 0 && "a table of words",
     look && !isAsItIs(look) && "a look",
     roles.has("overlay") && "an overlay",
     roles.has("watermark") && "a watermark",

@@ -58,6 +58,7 @@ export function withoutPhotos(job: Job): Job {
     aside: {},
     graphics,
     texts: onSheet(job.texts),
+    blocks: onSheet(job.blocks),
     shots: Object.fromEntries(shots),
     cells: cellsOf(job, renamed),
     sheets: { ...job.sheets, order: job.sheets.order.flatMap((name) => renamed.name(name) ?? []) },

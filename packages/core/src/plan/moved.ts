@@ -1,5 +1,5 @@
 import { turnedBy, type Quarter, type Rect } from "../geometry/index.ts";
-import type { Ink } from "../graphics/index.ts";
+import type { Ink, PathStep } from "../graphics/index.ts";
 import { um } from "../length/index.ts";
 import type { CellPlan, GroundPlan, Stroke } from "./types.ts";
 
@@ -41,6 +41,16 @@ export function movedCell(cell: CellPlan, move: Move): CellPlan {
 export function movedInk(ink: Ink, move: Move): Ink {
   const clip = ink.clip && move.rect(ink.clip);
   if (ink.kind === "picture") return { ...ink, rect: move.box(ink.rect), turn: ink.turn + move.turn, clip };
+  if (ink.kind === "path") {
+    const box = move.box(ink.box);
+    return {
+      ...ink,
+      box,
+      turn: ink.turn + move.turn,
+      clip,
+      commands: ink.commands.map((step) => movedStep(step, move, ink.box, box)),
+    };
+  }
   const { text } = ink;
   const box = move.box(text.box);
   return {
@@ -56,6 +66,21 @@ export function movedInk(ink: Ink, move: Move): Ink {
       }),
     },
   };
+}
+
+function movedStep(step: PathStep, { inBox }: Move, before: Rect, after: Rect): PathStep {
+  const point = (x: number, y: number) => {
+    const moved = inBox({ x, y }, before, after);
+    return [moved.x, moved.y] as const;
+  };
+  switch (step[0]) {
+    case "Z":
+      return step;
+    case "C":
+      return ["C", ...point(step[1], step[2]), ...point(step[3], step[4]), ...point(step[5], step[6])];
+    default:
+      return [step[0], ...point(step[1], step[2])];
+  }
 }
 
 export const movedGround = (ground: GroundPlan, move: Move): GroundPlan => ({

@@ -1,3 +1,4 @@
+import { drawBlock } from "../blocks/index.ts";
 import type { Rect, Size } from "../geometry/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../graphics/index.ts";
 import type { Job } from "../job/index.ts";
@@ -45,7 +46,7 @@ export function backingInk(
 export function sheetInk(
   sheet: string,
   { paper, trim }: { paper: Size; trim: Rect },
-  { texts }: Pick<Job, "texts">,
+  { texts, blocks }: Pick<Job, "texts" | "blocks">,
   laid: readonly LaidWords[],
   stamps: readonly Graphic[],
   source: FieldSource,
@@ -71,5 +72,8 @@ export function sheetInk(
     .flatMap((graphic) =>
       placeIn(graphic, { box: trim, turn: 0, clip: wholePaper(paper) }, source, proportions),
     );
-  return [...words, ...stamped];
+  const drawn = Object.values(blocks)
+    .filter((block) => isOn(sheet, block.sheet))
+    .flatMap((block) => drawBlock(block, source));
+  return [...drawn, ...words, ...stamped];
 }

@@ -1,4 +1,11 @@
-import type { CellPlan, Ink, PictureInk, SetText } from "@wide-quilt/core";
+import {
+  pathData,
+  type CellPlan,
+  type Ink,
+  type PathInk,
+  type PictureInk,
+  type SetText,
+} from "@wide-quilt/core";
 import { FONT_FILES } from "../fonts.ts";
 import type { PdfPictures } from "./pictures.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
@@ -16,6 +23,7 @@ export async function paintInk(
     if (cell) tilt(doc, cell);
     if (ink.clip) doc.rect(...rectPt(ink.clip)).clip();
     if (ink.kind === "text") paintText(doc, ink.text);
+    else if (ink.kind === "path") paintPath(doc, ink);
     else paintPicture(doc, ink, opened);
     doc.restore();
   }
@@ -28,6 +36,15 @@ function paintText(doc: PDFKit.PDFDocument, text: SetText): void {
     const back = { left: 0, middle: 0.5, right: 1 }[text.align] * doc.widthOfString(line);
     doc.text(line, pt(x) - back, pt(y), { lineBreak: false, baseline: "alphabetic" });
   }
+}
+
+function paintPath(doc: PDFKit.PDFDocument, { commands, fill, stroke, box, turn }: PathInk): void {
+  turnAbout(doc, box, turn);
+  doc.path(pathData(commands, pt));
+  if (stroke) doc.lineWidth(pt(stroke.width));
+  if (fill && stroke) doc.fillAndStroke(fill, stroke.colour);
+  else if (stroke) doc.stroke(stroke.colour);
+  else if (fill) doc.fill(fill);
 }
 
 function paintPicture(

@@ -7,6 +7,7 @@ import {
   turnedAbout,
   type FontId,
   type Ink,
+  type PathInk,
   type PictureInk,
   type PixelBox,
   type TextInk,
@@ -15,7 +16,7 @@ import { FONT_FILES } from "../fonts.ts";
 import { sizedGraphic } from "../graphic/size.ts";
 import { openUpright } from "../photo/open.ts";
 import type { PhotoFiles } from "../photo/files.ts";
-import { clipped, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
+import { clipped, pathMark, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
 import { blendOnto, overlayOf, type SheetPixels } from "./canvas.ts";
 
 /** Ink and the cell that it is tilted with; null for ink of the sheet. */
@@ -40,7 +41,7 @@ export async function paintInk(
     words = [];
   };
   for (const { ink, cell } of laid) {
-    if (ink.kind === "text") words.push({ ink, cell });
+    if (ink.kind !== "picture") words.push({ ink, cell });
     else {
       flush();
       await paintPicture(sheet, ink, cell, ppi, files);
@@ -49,8 +50,9 @@ export async function paintInk(
   flush();
 }
 
+/** Words and drawn shapes, which are painted as one drawing. */
 interface LaidText {
-  ink: TextInk;
+  ink: TextInk | PathInk;
   cell: Laid["cell"];
 }
 
@@ -60,17 +62,18 @@ const pixelScale = (ppi: number): Scale => ({
   edge: (um) => Math.round(toPx(um, ppi)),
 });
 
-/** What words cover once they are turned, in pixels of the sheet. */
-function reach({ ink: { text }, cell }: LaidText, ppi: number): Edges {
-  const { x, y, width, height } = text.box;
+/** What words or a shape cover once they are turned, in pixels of the sheet. */
+function reach({ ink, cell }: LaidText, ppi: number): Edges {
+  const { box, turn } = ink.kind === "text" ? ink.text : ink;
+  const { x, y, width, height } = box;
   const corners = [0, 1].flatMap((i) =>
     [0, 1].map((j) => {
-      const turned = turnedAbout(text.box, text.turn, { x: x + i * width, y: y + j * height });
+      const turned = turnedAbout(box, turn, { x: x + i * width, y: y + j * height });
       return cell ? turnedAbout(cell.finished, cell.angle, turned) : turned;
     }),
   );
-  // Letters reach a little over their box.
-  const over = toPx(text.size, ppi);
+  // Letters reach a little over their box, and lines half their width.
+  const over = toPx(ink.kind === "text" ? ink.text.size : (ink.stroke?.width ?? 0), ppi) + 1;
   const [xs, ys] = [corners.map((at) => at.x), corners.map((at) => at.y)];
   return {
     left: toPx(Math.min(...xs), ppi) - over,
@@ -109,12 +112,17 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
       const seen = here.filter(({ reaches }) => meet(reaches, slice));
       if (seen.length === 0) continue;
       const marks = seen
-        .map(({ text: { ink, cell }, reaches }, i) =>
-          textMark(ink, cell, scale, `c${i}`, isInside(reaches, slice) ? null : nearest(reaches, slice)),
-        )
+        .map(({ text: { ink, cell }, reaches }, i) => {
+          const anchor = isInside(reaches, slice) ? null : nearest(reaches, slice);
+          return ink.kind === "text"
+            ? textMark(ink, cell, scale, `c${i}`, anchor)
+            : pathMark(ink, cell, scale, `c${i}`, anchor);
+        })
         .join("");
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;
-      const fonts = new Set(seen.map(({ text }) => text.ink.text.font));
+      const fonts = new Set(
+        seen.flatMap(({ text: { ink } }) => (ink.kind === "text" ? [ink.text.font] : [])),
+      );
       blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [...fonts], { left: 0, top })));
     }
   }
@@ -135,10 +143,8 @@ const nearest = (a: Edges, slice: Edges): { x: number; y: number } => ({
 /** The strips of a sheet in which there are words: a row of captions is one, and the photos between are left alone. */
 function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number): Strip[] {
   const found: Strip[] = [];
-  const reaching = texts
-    .map((text) => ({ text, reaches: reach(text, ppi) }))
-    .sort((a, b) => a.reaches.top - b.reaches.top);
-  for (const one of reaching) {
+  const reaching = texts.map((text) => ({ text, reaches: reach(text, ppi) }));
+  for (const one of reaching.toSorted((a, b) => a.reaches.top - b.reaches.top)) {
     const top = Math.max(0, Math.floor(one.reaches.top));
     const bottom = Math.min(height, Math.ceil(one.reaches.bottom));
     if (bottom <= top) continue;
@@ -148,6 +154,9 @@ function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number
       last.texts.push(one);
     } else found.push({ top, bottom, texts: [one] });
   }
+  // What comes later lies over what came before.
+  const order = new Map(reaching.map((one, i) => [one, i]));
+  for (const strip of found) strip.texts.sort((a, b) => order.get(a)! - order.get(b)!);
   return found;
 }
 

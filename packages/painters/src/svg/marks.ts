@@ -1,4 +1,12 @@
-import { fontById, type CellPlan, type Rect, type SetText, type TextInk } from "@wide-quilt/core";
+import {
+  fontById,
+  pathData,
+  type CellPlan,
+  type PathInk,
+  type Rect,
+  type SetText,
+  type TextInk,
+} from "@wide-quilt/core";
 
 /** The cell that something is tilted with; null for what belongs to the sheet. */
 export type TiltedWith = Pick<CellPlan, "finished" | "angle"> | null;
@@ -42,6 +50,22 @@ export function textMark(
   if (!clip) return words;
   const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
   return clipped(kept + words, clip, cell, scale, id);
+}
+
+/** A drawn shape as an SVG element; `id` and `anchor` as for words. */
+export function pathMark(
+  { commands, fill, stroke, box, turn, clip }: PathInk,
+  cell: TiltedWith,
+  scale: Scale,
+  id: string,
+  anchor: { x: number; y: number } | null = null,
+): string {
+  const { at } = scale;
+  const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${at(stroke.width)}"` : "";
+  const path = `<path d="${pathData(commands, at)}" fill="${fill ?? "none"}"${line} transform="${transformOf(box, turn, cell, scale)}"/>`;
+  if (!clip) return path;
+  const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
+  return clipped(kept + path, clip, cell, scale, id);
 }
 
 const styleOf = ({ font, size, colour, opacity, align }: SetText, { at }: Scale): string =>

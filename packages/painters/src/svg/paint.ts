@@ -22,7 +22,7 @@ import type { PhotoFiles } from "../photo/files.ts";
 import { openUpright } from "../photo/open.ts";
 import { WHOLE, type Part } from "../pixels/part.ts";
 import { goOn, type Watch } from "../progress.ts";
-import { clipped, escaped, textMark, transformOf, type Scale, type TiltedWith } from "./marks.ts";
+import { clipped, escaped, pathMark, textMark, transformOf, type Scale, type TiltedWith } from "./marks.ts";
 
 /** Micrometres as they are: the view box is the paper in µm. */
 const UM: Scale = { at: (um) => um, edge: (um) => um };
@@ -173,6 +173,7 @@ class SvgPictures {
 
   async ink(ink: Ink, cell: TiltedWith): Promise<string> {
     if (ink.kind === "text") return textMark(ink, cell, UM, this.id());
+    if (ink.kind === "path") return pathMark(ink, cell, UM, this.id());
     const { rect, turn, opacity, blend, clip } = ink;
     const name = await this.store(`${ink.of.kind} ${ink.of.id}`, () => this.graphic(ink.of));
     const style = blend === "multiply" ? ' style="mix-blend-mode:multiply"' : "";

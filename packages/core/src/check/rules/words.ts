@@ -119,6 +119,11 @@ function unknown({ job }: Inspection): Finding[] {
     styleOfAll(job).caption?.text,
     ...Object.values(job.cells).map(({ style }) => style?.caption?.text),
     ...Object.values(job.texts).map(({ text }) => text),
+    ...Object.values(job.blocks).flatMap(({ title, columns, rows }) => [
+      title,
+      ...columns.map(({ heading }) => heading),
+      ...rows.flat(),
+    ]),
   ].flatMap((text) => text ?? []);
   const fields = [...new Set(templates.flatMap((text) => unknownFields(text, columns)))];
   return fields.map((field) => ({

@@ -15,6 +15,7 @@ import { MatEditor } from "./MatEditor.tsx";
 import { SharpeningEditor } from "./SharpeningEditor.tsx";
 import { StyleEditor } from "./StyleEditor.tsx";
 import { summaryOf } from "./summaries.ts";
+import { BlocksEditor } from "./BlocksEditor.tsx";
 import { TextsEditor } from "./TextsEditor.tsx";
 import { useFinish, type Finish } from "./useFinish.ts";
 import { WordsEditor } from "./WordsEditor.tsx";
@@ -40,10 +41,11 @@ const PARTS: Record<FinishPart, Part> = {
   ground: { title: "Sheet colour", Editor: GroundEditor },
   graphics: { title: "Graphics", Editor: GraphicsEditor },
   texts: { title: "Words on the sheet", Editor: TextsEditor },
+  blocks: { title: "Tables of words", Editor: BlocksEditor },
 };
 
 const OF_CELLS: readonly FinishPart[] = ["border", "mat", "caption", "look", "sharpening"];
-const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "texts"];
+const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "texts", "blocks"];
 
 /** What cells and sheets are finished with: a short list, each part with an editor of its own. */
 export default function FinishPane() {

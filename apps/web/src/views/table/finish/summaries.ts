@@ -37,6 +37,10 @@ export function summaryOf(part: FinishPart, job: Job, style: Style, words: Words
       const roles = Object.values(job.graphics).map(({ role }) => role);
       return roles.length === 0 ? "none" : roles.join(", ");
     }
+    case "blocks": {
+      const count = Object.keys(job.blocks).length;
+      return count === 0 ? "none" : count === 1 ? "one table" : `${count} tables`;
+    }
     case "texts": {
       const count = Object.keys(job.texts).length;
       return count === 0 ? "none" : count === 1 ? "one box" : `${count} boxes`;
