@@ -3,6 +3,7 @@ import {
   applyEdit,
   arrange,
   check,
+  facingIn,
   forPrinter,
   outputFiles,
   toWrite,
@@ -63,6 +64,7 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
     press: wanted.press,
     colour: colourOf(wanted),
     title: job.name,
+    facing: facingIn(wanted),
     date: new Date(0),
     files: fileOf,
   };

@@ -1,7 +1,7 @@
 import { existsSync } from "node:fs";
 import { stat, writeFile } from "node:fs/promises";
 import { deserialize } from "node:v8";
-import { coarse, type SheetPlan } from "@wide-quilt/core";
+import { facingIn, coarse, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
   encodeSheet,
@@ -97,6 +97,7 @@ const unpacked = (plan: PackedPlan): SheetPlan => deserialize(plan) as SheetPlan
 const fileSetup = (setup: PaintSetup) => ({
   press: setup.job.press,
   title: setup.job.name,
+  facing: facingIn(setup.job),
   colour: colourOf(setup),
   date: new Date(setup.date),
   files: fileOf(setup),

@@ -66,6 +66,12 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
 export const toWrite = (job: Job, pages: readonly SheetPlan[]): SheetPlan[] =>
   job.press.file.format === "pdf" && job.impose.pdf === "pages" ? [...pages] : imposed(job, pages);
 
+/** Where the first page lies in a file whose pages face each other in pairs; null where they do not. */
+export function facingIn({ impose, sheet, press }: Job): "left" | "right" | null {
+  const hasPages = impose.way === "one" || (press.file.format === "pdf" && impose.pdf === "pages");
+  return hasPages ? sheet.facing : null;
+}
+
 /** The parts of a page where they come to lie, seen as far as the middle to its neighbours. */
 function onSheet(
   page: SheetPlan,

@@ -19,6 +19,8 @@ export interface FileSetup {
   colour: OutputColour | null;
   /** Its title where the press says none. */
   title: string;
+  /** Where the first of pages that face each other lies; null where none do. */
+  facing?: "left" | "right" | null;
   /** Stands in the file: the same date gives the same bytes. */
   date: Date;
   files: PhotoFiles;
@@ -36,7 +38,7 @@ export async function paintFile(
   setup: FileSetup,
   watch: Watch = {},
 ): Promise<number | null> {
-  const { press, colour, files } = setup;
+  const { press, colour, files, facing } = setup;
   const { file, medium, photoPpi, light } = press;
   const { format } = file;
   const about = aboutOf(setup);
@@ -44,7 +46,7 @@ export async function paintFile(
   const drawn = { about, medium, photoPpi, light, keepPlace: press.about.keepPlace };
   switch (format) {
     case "pdf":
-      await writeWhole(path, (to) => paintPdf(sheets, files, to, { ...drawn, colour }, watch));
+      await writeWhole(path, (to) => paintPdf(sheets, files, to, { ...drawn, colour, facing }, watch));
       return null;
     case "svg":
       await writeWhole(path, (to) => paintSvg(sheet, files, to, drawn, watch));

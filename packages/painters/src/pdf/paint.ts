@@ -19,7 +19,7 @@ import { paintInk } from "./ink.ts";
 import { placing } from "./matrix.ts";
 import { PdfPictures } from "./pictures.ts";
 import type { Embedding } from "../embed/photo.ts";
-import { declare, isForPress, manageColours, type Layer } from "./standard.ts";
+import { declare, isForPress, manageColours, sayPages, type Layer } from "./standard.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
 
 /** What is left out is as it usually is: sRGB, photos as they are. */
@@ -27,6 +27,8 @@ export interface PdfOptions extends Partial<Omit<Embedding, "ppi" | "inks">> {
   about?: FileAbout;
   /** What its colours are meant for; null for no colour management. */
   colour?: OutputColour | null;
+  /** Where the first of pages that face each other lies, for whoever opens the file; null where none do. */
+  facing?: "left" | "right" | null;
 }
 
 /**
@@ -49,6 +51,7 @@ export async function paintPdf(
     medium = "glossy",
     keepPlace = false,
     light = false,
+    facing = null,
   } = options;
   const doc = new PDFDocument({
     autoFirstPage: false,
@@ -73,6 +76,7 @@ export async function paintPdf(
     const embedding = { photoPpi, medium, keepPlace, light, ppi, inks: "inks" } as const;
     const pictures = new PdfPictures(doc, files, embedding, colour !== null);
     const marks = declare(doc, about, colour, pictures);
+    sayPages(doc, sheets, facing);
     for (const [index, sheet] of sheets.entries()) {
       await goOn(watch);
       if (index > 0) await watch.next?.();

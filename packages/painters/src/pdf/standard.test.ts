@@ -170,3 +170,17 @@ describe("photos in a PDF", () => {
     expect(await at(87, 113)).toEqual([1, 1, 0]);
   });
 });
+
+describe("pages that face each other", () => {
+  it("are opened in pairs, the first at the left or alone at the right, and counted by their numbers (exiftool)", async () => {
+    const layout = async (facing: "left" | "right" | null) =>
+      measure("exiftool", "-s3", "-PageLayout", await written(job("plain"), { facing })).trim();
+    expect([await layout("left"), await layout("right"), await layout(null)]).toEqual([
+      "TwoPageLeft",
+      "TwoPageRight",
+      "",
+    ]);
+    const bytes = readFileSync(await written(job("plain"))).toString("latin1");
+    expect(bytes).toMatch(/\/PageLabels\s*<<\s*\/Nums\s*\[0 <<\s*\/S \/D\s*\/St 1\s*>>\]/);
+  });
+});

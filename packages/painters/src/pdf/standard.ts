@@ -1,5 +1,5 @@
 import { readProfile } from "@wide-quilt/colour";
-import type { Intent } from "@wide-quilt/core";
+import type { Intent, SheetPlan } from "@wide-quilt/core";
 import { MAKER, type FileAbout } from "../about/about.ts";
 import { xmpPacket, type MoreXmp } from "../about/xmp.ts";
 import { SRGB, type OutputColour } from "../colour/space.ts";
@@ -108,4 +108,18 @@ export class Layer {
     paint();
     addContent.call(this.doc, "EMC");
   }
+}
+
+/**
+ * Says how a reader counts the pages and lays them beside each other: by their own numbers, and in pairs where they face
+ * each other (ISO 32000-2, 12.4.2 and table 29).
+ */
+export function sayPages(
+  doc: PDFKit.PDFDocument,
+  sheets: readonly Pick<SheetPlan, "number">[],
+  facing: "left" | "right" | null,
+): void {
+  const { data } = inner(doc)._root;
+  data.PageLabels = { Nums: [0, { S: "D", St: sheets[0]?.number ?? 1 }] };
+  if (facing) data.PageLayout = facing === "left" ? "TwoPageLeft" : "TwoPageRight";
 }
