@@ -1,6 +1,15 @@
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { BLOCK_LIMITS, LIMITS, mm, um, type Block, type SheetPlan } from "@wide-quilt/core";
+import {
+  BLOCK_LIMITS,
+  layoutArea,
+  LIMITS,
+  mm,
+  um,
+  type Block,
+  type Job,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob, selectSheet } from "../../../table/sheets.ts";
@@ -59,7 +68,9 @@ const BEGINNINGS: { name: string; about: Pick<Block, "title" | "columns" | "rows
   },
 ];
 
-const fresh = (about: (typeof BEGINNINGS)[number]["about"], { trim }: SheetPlan): Block => {
+/** Between the margins, as wide as they are apart, above a foot line. */
+const fresh = (about: (typeof BEGINNINGS)[number]["about"], { sheet }: Job, { paper }: SheetPlan): Block => {
+  const area = layoutArea(sheet, paper);
   const count = about.rows.length + about.blank + 2;
   const height = um(count * mm(7));
   return {
@@ -68,9 +79,9 @@ const fresh = (about: (typeof BEGINNINGS)[number]["about"], { trim }: SheetPlan)
     type: { font: "hanken", size: mm(3.5), least: mm(1.5), colour: "#20242c", align: "left" },
     line: { width: mm(0.2), colour: "#646b77" },
     head: "#e6e8f7",
-    x: um(trim.x + Math.round(trim.width / 10)),
-    y: um(trim.y + trim.height - height - mm(10)),
-    width: um(Math.round((trim.width * 8) / 10)),
+    x: area.x,
+    y: um(area.y + area.height - height - mm(8)),
+    width: um(Math.max(LIMITS.piece.least, area.width)),
     height,
     sheet: null,
   };
@@ -168,7 +179,7 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
             key={name}
             type="button"
             className={button.plain}
-            onClick={() => change(freeName("b", job.blocks), fresh(about, sheet))}
+            onClick={() => change(freeName("b", job.blocks), fresh(about, job, sheet))}
           >
             <Plus size={14} aria-hidden /> {name}
           </button>
