@@ -1,5 +1,6 @@
 import { Module, type DynamicModule } from "@nestjs/common";
-import { DB, type Db } from "./data/database.ts";
+import { DB } from "./data/database.ts";
+import type { Db } from "./data/db.ts";
 import { DataFolder } from "./data/folder.ts";
 import { DemoComing, DemoController } from "./demo/demoComing.ts";
 import { GraphicsController } from "./graphics/graphics.controller.ts";

@@ -2,7 +2,7 @@ import type { Intent } from "@wide-quilt/core";
 import { BadProfile, readProfile, type ProfileFacts } from "./icc/read.ts";
 import { readShaper, type Shaper } from "./icc/shaper.ts";
 import { instantiate, type Lcms } from "./lcms.ts";
-import { atDepth, type Samples } from "./samples.ts";
+import { atDepth, type Conversion, type Samples } from "./samples.ts";
 import { shapedConversion } from "./shaped.ts";
 
 /** A profile that is open in an engine. */
@@ -22,9 +22,6 @@ export interface ConversionSetup {
   /** “seen” for what is only looked at: ready sooner, a little less exact. */
   only?: "written" | "seen";
 }
-
-/** Converts pixels, any number of them. */
-export type Conversion = (pixels: Samples) => Samples;
 
 const INTENTS: Record<Intent, number> = { perceptual: 0, relative: 1, saturation: 2, absolute: 3 };
 const BLACK_POINT = 0x2000;

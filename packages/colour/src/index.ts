@@ -5,10 +5,10 @@
  *     bytes of profiles ─▶ ColourEngine (LittleCMS as WebAssembly) ─▶ Conversion ─▶ pixels
  */
 export { BUILT_IN, builtInProfile, type BuiltIn } from "./builtIn.ts";
-export { ColourEngine, type Conversion, type ConversionSetup, type OpenedProfile } from "./engine.ts";
+export { ColourEngine, type ConversionSetup, type OpenedProfile } from "./engine.ts";
 export { BadProfile, readProfile, type ProfileFacts } from "./icc/read.ts";
 export { lutTag, type Lut } from "./icc/tags.ts";
 export { writeProfile, type ProfileParts } from "./icc/write.ts";
 export { readUsableProfile } from "./usable.ts";
 export { softProof, type SoftProof, type SoftProofSetup } from "./proof.ts";
-export { atDepth, type Samples } from "./samples.ts";
+export { type Conversion, atDepth, type Samples } from "./samples.ts";

@@ -1,6 +1,9 @@
 /** Pixels, channel by channel, of 8 or 16 bits. */
 export type Samples = Uint8Array | Uint16Array;
 
+/** Converts pixels, any number of them. */
+export type Conversion = (pixels: Samples) => Samples;
+
 /** The same samples with as many bits as wanted: 255 and 65 535 are the same light. */
 export function atDepth(pixels: Samples, depth: 8 | 16): Samples {
   if (pixels instanceof Uint16Array === (depth === 16)) return pixels;

@@ -1,7 +1,7 @@
 import { inverse, product } from "./matrix.ts";
 import type { Curve } from "./icc/curve.ts";
 import type { Shaper } from "./icc/shaper.ts";
-import type { Conversion } from "./engine.ts";
+import type { Conversion } from "./samples.ts";
 import type { Samples } from "./samples.ts";
 
 /**

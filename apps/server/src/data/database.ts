@@ -2,14 +2,13 @@ import { existsSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import Database from "better-sqlite3";
-import { drizzle, type BetterSQLite3Database } from "drizzle-orm/better-sqlite3";
+import { drizzle } from "drizzle-orm/better-sqlite3";
 import { migrate } from "drizzle-orm/better-sqlite3/migrator";
+import type { Db } from "./db.ts";
 import type { DataFolder } from "./folder.ts";
 import { Refused } from "./refused.ts";
 import * as schema from "./schema.ts";
 import { bringUpToDate, isUpToDate } from "./upToDate.ts";
-
-export type Db = BetterSQLite3Database<typeof schema>;
 
 /** What the database is asked for by, in Nest's container. */
 export const DB = Symbol("database");

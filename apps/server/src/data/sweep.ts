@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { UNFINISHED } from "@wide-quilt/painters";
-import type { Db } from "./database.ts";
+import type { Db } from "./db.ts";
 import type { DataFolder } from "./folder.ts";
 import { graphics, photos, profiles } from "./schema.ts";
 

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import type Database from "better-sqlite3";
 import { asc, eq, lt, sql, type SQL } from "drizzle-orm";
 import { diff, inverse, JOB_VERSION, patched, readJob, type Job, type Patch } from "@wide-quilt/core";
-import type { Db } from "./database.ts";
+import type { Db } from "./db.ts";
 import { graphics, jobs, patterns, revisions, runJobs, runs } from "./schema.ts";
 
 const VERSION = sql`json_extract(job, '$.version')`;

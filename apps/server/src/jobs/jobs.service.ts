@@ -14,7 +14,8 @@ import {
   type Patch,
   type Unit,
 } from "@wide-quilt/core";
-import { DB, type Db } from "../data/database.ts";
+import { DB } from "../data/database.ts";
+import type { Db } from "../data/db.ts";
 import { clients, jobs } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";

@@ -1,7 +1,7 @@
 import { and, asc, count, desc, eq, inArray, sql } from "drizzle-orm";
 import { joinedPatch, meets, type Patch } from "@wide-quilt/core";
 import type { StepsView } from "../contract.ts";
-import type { Db } from "../data/database.ts";
+import type { Db } from "../data/db.ts";
 import { revisions } from "../data/schema.ts";
 
 type Step = typeof revisions.$inferSelect;

@@ -12,7 +12,8 @@ import {
   PREVIEW_SIZES,
   type PreviewSize,
 } from "@wide-quilt/painters";
-import { DB, type Db } from "../data/database.ts";
+import { DB } from "../data/database.ts";
+import type { Db } from "../data/db.ts";
 import { DataFolder } from "../data/folder.ts";
 import { photos } from "../data/schema.ts";
 import type { Arrival } from "./arrival.ts";

@@ -1,7 +1,8 @@
 import { Inject, Injectable } from "@nestjs/common";
 import { asc, eq } from "drizzle-orm";
 import { PRINTERS, readPrinters, withCurrency, type Printer, type PrintersFile } from "@wide-quilt/core";
-import { DB, type Db } from "../data/database.ts";
+import { DB } from "../data/database.ts";
+import type { Db } from "../data/db.ts";
 import { printers } from "../data/schema.ts";
 import { Problem } from "../safety/problem.ts";
 

@@ -3,7 +3,8 @@ import { Inject, Injectable } from "@nestjs/common";
 import { asc, eq } from "drizzle-orm";
 import { readStyle } from "@wide-quilt/core";
 import type { StyleView } from "../contract.ts";
-import { DB, type Db } from "../data/database.ts";
+import { DB } from "../data/database.ts";
+import type { Db } from "../data/db.ts";
 import { styles } from "../data/schema.ts";
 import { Problem } from "../safety/problem.ts";
 

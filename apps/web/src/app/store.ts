@@ -1,9 +1,9 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector } from "react-redux";
-import { faces } from "../table/faces.ts";
-import { places } from "../places/places.ts";
+import { faces } from "../table/faceSlice.ts";
+import { places } from "../places/placeSlice.ts";
 import { openJob } from "../table/openJob.ts";
-import { styles } from "../table/styles.ts";
+import { styles } from "../table/styleSlice.ts";
 import { view } from "../table/view.ts";
 import { keepPreferences, preferences } from "./preferences.ts";
 

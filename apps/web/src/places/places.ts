@@ -1,4 +1,3 @@
-import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import { useEffect } from "react";
 import type { Printer } from "@wide-quilt/core";
 import type { ProfileView } from "@wide-quilt/server/contract";
@@ -6,22 +5,7 @@ import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
 import { useAppDispatch, useAppSelector, type Dispatch } from "../app/store.ts";
 import { noticed } from "../table/view.ts";
-
-/** Places to print at and the profiles of their papers, as the server keeps them; null until they came. */
-export const places = createSlice({
-  name: "places",
-  initialState: { printers: null as Printer[] | null, profiles: null as ProfileView[] | null },
-  reducers: {
-    printersCame: (state, { payload }: PayloadAction<Printer[]>) => {
-      state.printers = payload;
-    },
-    profilesCame: (state, { payload }: PayloadAction<ProfileView[]>) => {
-      state.profiles = payload;
-    },
-  },
-});
-
-const { printersCame, profilesCame } = places.actions;
+import { printersCame, profilesCame } from "./placeSlice.ts";
 
 /** Does something on the server, then fetches both lists; says what went wrong. Gives back what was done. */
 export const atPlaces =

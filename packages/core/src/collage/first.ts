@@ -1,5 +1,5 @@
 import { bareNodes, link, type Nodes } from "./nodes.ts";
-import type { WholeQuestion } from "./whole.ts";
+import type { WholeQuestion } from "./question.ts";
 
 /** Divides the photos in halves, each time across the longer side of what is left. */
 export function inHalves({ area, proportions }: WholeQuestion, random: () => number): Nodes {

@@ -1,19 +1,9 @@
 import { chance } from "../chance.ts";
-import type { Size } from "../geometry/index.ts";
 import { inHalves, inBlocks } from "./first.ts";
+import type { WholeQuestion } from "./question.ts";
 import { change, treeOf, type Nodes } from "./nodes.ts";
 import { fitTree, type Tree, type TreeCells } from "./tree.ts";
 import { valueOf, Worth } from "./worth.ts";
-
-/** Photos that fill an area with nothing cropped. */
-export interface WholeQuestion {
-  area: Size;
-  gap: number;
-  /** Width over height of each photo. */
-  proportions: readonly number[];
-  /** How large each is to be against the others; 1 for all when left out. */
-  weights?: readonly number[];
-}
 
 export interface Whole extends TreeCells {
   tree: Tree;

@@ -1,5 +1,5 @@
 import type { Nodes } from "./nodes.ts";
-import type { WholeQuestion } from "./whole.ts";
+import type { WholeQuestion } from "./question.ts";
 
 /** What nobody can see of a misfit. */
 const UNSEEN = 3e-4;

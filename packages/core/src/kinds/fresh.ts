@@ -4,7 +4,7 @@ import { JOB_VERSION, type Job } from "../job/index.ts";
 import { mm, nearest, um, UM_PER_INCH, type Unit } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";
 import { PRINTERS, printerOfJob, type Printer } from "../printer/index.ts";
-import { kindNamed } from "./index.ts";
+import { kindNamed } from "./registry.ts";
 import { USUAL_PRESS } from "../press/index.ts";
 import { EVERY_PHOTO } from "../stash/index.ts";
 import { BARE } from "../style/index.ts";

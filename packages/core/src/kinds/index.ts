@@ -1,17 +1,3 @@
-import type { Job } from "../job/index.ts";
-import type { Photos } from "../plan/index.ts";
-import { contact } from "./contact/index.ts";
-import { collage } from "./collage/index.ts";
-import { copies } from "./copies/index.ts";
-import { free } from "./free/index.ts";
-import type { JobKind } from "./kind.ts";
-import type { Layout } from "./layout.ts";
-import { mixed } from "./mixed/index.ts";
-import { portraits } from "./portraits/index.ts";
-import { ruler } from "./ruler/index.ts";
-import { single } from "./single/index.ts";
-import type { Kind } from "./tickets.ts";
-
 export type { FreshFrom, JobKind, TicketPart, TicketWords } from "./kind.ts";
 export type { LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
@@ -30,28 +16,5 @@ export {
 } from "./portraits/index.ts";
 export { rulerLengths } from "./ruler/index.ts";
 export { OUTLINE_COLOURS } from "./say.ts";
-
-/** Every kind of job, in the order in which they are offered. */
-export const JOB_KINDS: readonly JobKind[] = [
-  copies,
-  portraits,
-  mixed,
-  single,
-  contact,
-  collage,
-  free,
-  ruler,
-];
-
-export function kindNamed(name: Kind): JobKind {
-  const kind = JOB_KINDS.find((own) => own.name === name);
-  if (!kind) throw new RangeError(`There is no kind of job “${name}”`);
-  return kind;
-}
-
-/** The kind that a job is of. */
-export const kindOf = (job: Job): JobKind => kindNamed(job.ticket.kind);
-
-/** Where the cells of a job lie by its ticket alone, before anything that was set by hand. */
-export const layOut = (job: Job, photos: Photos): Layout => kindOf(job).layOut(job, photos);
 export { freshJob } from "./fresh.ts";
+export { JOB_KINDS, kindNamed, kindOf, layOut } from "./registry.ts";

@@ -6,7 +6,7 @@ import type { CellName, PhotoId, SheetName, SheetSetup, ShotName, Sits } from ".
 import type { Um } from "../length/index.ts";
 import type { Look } from "../look/index.ts";
 import type { PhotoRecord } from "../photo/index.ts";
-import type { Strength } from "../press/index.ts";
+import type { Strength } from "../press/sharpen.ts";
 import type { Band, StylePart } from "../style/index.ts";
 
 /** What the plan needs to know of a photo: its size in pixels after the turn its EXIF flag asks for, and its words. */

@@ -1,5 +1,5 @@
 import type { Job } from "../job/index.ts";
-import { kindOf } from "../kinds/index.ts";
+import { kindOf } from "../kinds/registry.ts";
 import type { SheetPlan } from "../plan/index.ts";
 import { corrected } from "./correct.ts";
 

@@ -5,7 +5,7 @@ import { openOwn, openPhoto, ownColours, type OwnColours } from "../photo/open.t
 import { meanLight } from "./light.ts";
 import { loadedPart } from "./loaded.ts";
 import { afterTurn, areaOf, beforeTurn, type Part } from "./part.ts";
-import type { Source } from "./resample.ts";
+import type { Source } from "./source.ts";
 
 /** Pixels of a photo in its own colours, without alpha. */
 export interface Raw extends Source {

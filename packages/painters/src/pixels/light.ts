@@ -1,6 +1,6 @@
 import type { Samples } from "@wide-quilt/colour";
 import { fromLight, toLight } from "@wide-quilt/core";
-import type { Source } from "./resample.ts";
+import type { Source } from "./source.ts";
 import { meansOf } from "./weigh/adder.ts";
 import { LANES } from "./weigh/instance.ts";
 

@@ -2,16 +2,9 @@ import type { Samples } from "@wide-quilt/colour";
 import type { PixelBox } from "@wide-quilt/core";
 import { goOn, type Watch } from "../progress.ts";
 import type { Light } from "./light.ts";
+import type { Source } from "./source.ts";
 import { LANES } from "./weigh/instance.ts";
 import { Weigher, type LookingBack } from "./weigh/weigher.ts";
-
-/** Pixels of a photo of three channels or four; of light itself, four to a pixel, where they are floating-point numbers from 0 to 1. */
-export interface Source {
-  data: Samples | Float32Array;
-  width: number;
-  height: number;
-  channels: number;
-}
 
 /** Where a photo lies along one axis: where its first pixel begins, and how wide each is, both in pixels of the sheet. */
 export interface Along {

@@ -17,7 +17,7 @@ import { button } from "../../../ui/button.ts";
 import { Check } from "../../../ui/Check.tsx";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { freeName } from "./freeName.ts";
 import { TemplateField } from "./TemplateField.tsx";
 import { TypeFields } from "./TypeFields.tsx";

@@ -3,7 +3,7 @@ import { LengthField } from "../../../ui/LengthField.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
 import { ColourField } from "./ColourField.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { SidesField } from "./SidesField.tsx";
 
 const USUAL: Border = {

@@ -17,12 +17,8 @@ import { StyleEditor } from "./StyleEditor.tsx";
 import { summaryOf } from "./summaries.ts";
 import { BlocksEditor } from "./BlocksEditor.tsx";
 import { TextsEditor } from "./TextsEditor.tsx";
-import { useFinish, type Finish } from "./useFinish.ts";
+import { useFinish, type EditorProps } from "./useFinish.ts";
 import { WordsEditor } from "./WordsEditor.tsx";
-
-export interface EditorProps {
-  finish: Finish;
-}
 
 interface Part {
   title: string;

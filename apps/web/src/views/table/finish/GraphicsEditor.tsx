@@ -8,7 +8,7 @@ import { selectJob } from "../../../table/sheets.ts";
 import { noticed } from "../../../table/view.ts";
 import { button } from "../../../ui/button.ts";
 import { FileButton } from "../../../ui/FileButton.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { GraphicFields } from "./GraphicFields.tsx";
 import { freeName } from "./freeName.ts";
 

@@ -2,7 +2,7 @@ import { Segments } from "../../../ui/Segments.tsx";
 import { useAppSelector } from "../../../app/store.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { ColourField } from "./ColourField.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 
 /** The colour of the whole sheet behind everything. */
 export function GroundEditor({ finish: { change } }: EditorProps) {

@@ -9,7 +9,7 @@ import {
 import { button } from "../../../ui/button.ts";
 import { Slider } from "../../../ui/Slider.tsx";
 import { CurveField } from "./CurveField.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { KeptStyles, KeepStyle } from "./KeptStyles.tsx";
 
 const NAMES: Record<LookFigure, string> = {

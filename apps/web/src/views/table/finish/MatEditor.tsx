@@ -4,7 +4,7 @@ import type { Words } from "../../../words/words.ts";
 import { Segments } from "../../../ui/Segments.tsx";
 import { Check } from "../../../ui/Check.tsx";
 import { ColourField } from "./ColourField.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { SidesField } from "./SidesField.tsx";
 
 const UPPER: Mat["layers"][number] = { reveal: evenEdges(mm(18)), colour: "#f3efe6" };

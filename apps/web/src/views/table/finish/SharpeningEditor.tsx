@@ -2,7 +2,7 @@ import { STRENGTHS, type Strength } from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { ChoiceList } from "../../../ui/ChoiceList.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 
 const TEXTS: Record<Strength, string> = { low: "Low", normal: "Normal", high: "High" };
 

@@ -2,7 +2,7 @@ import { KEPT_WITH_PROGRAM, STYLE_PARTS } from "@wide-quilt/core";
 import { useAppSelector } from "../../../app/store.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { KeepStyle, KeptStyles } from "./KeptStyles.tsx";
 
 /** Kept styles to try on and to take off; what was set for single cells by hand stays through it. */

@@ -10,7 +10,7 @@ import { button } from "../../../ui/button.ts";
 import { ChoiceList } from "../../../ui/ChoiceList.tsx";
 import { FileButton } from "../../../ui/FileButton.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
-import type { EditorProps } from "./FinishPane.tsx";
+import type { EditorProps } from "./useFinish.ts";
 import { TemplateField } from "./TemplateField.tsx";
 import { TypeFields } from "./TypeFields.tsx";
 

@@ -17,6 +17,11 @@ export interface Finish {
   change(next: JobEdit, gesture?: string): void;
 }
 
+/** What every editor of the finish is given. */
+export interface EditorProps {
+  finish: Finish;
+}
+
 export function useFinish(): Finish | null {
   const dispatch = useAppDispatch();
   const job = useAppSelector(selectJob);
