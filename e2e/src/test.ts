@@ -78,19 +78,26 @@ export async function type(page: Page, label: string, text: string): Promise<voi
   await page.keyboard.press("Enter");
 }
 
-/** Writes the job's sheets in a format, from the table or from the press; gives back where they lie. */
+/** How many runs of a server are written. */
+async function runsWritten({ address }: Server): Promise<number> {
+  const { runs } = (await (await fetch(`${address}/api/runs`)).json()) as { runs: { state: string }[] };
+  return runs.filter(({ state }) => state === "done").length;
+}
+
+/** Writes the job's sheets in a format, from the table or from the press; gives back where they lie, in order. */
 export async function write(page: Page, server: Server, format: "PNG" | "JPEG" | "PDF"): Promise<string[]> {
   const ending = { PNG: ".png", JPEG: ".jpg", PDF: ".pdf" }[format];
-  const done = page.getByRole("listitem").filter({ hasText: /Written: / });
   const toPress = page.getByRole("link", { name: "Print or export" });
   if (await toPress.isVisible()) {
     await saved(page);
     await toPress.click();
   }
-  const before = await done.count();
+  const before = await runsWritten(server);
   await page.getByRole("radio", { name: new RegExp(`^${format}`) }).click();
   await page.getByRole("button", { name: /^Write (the file|\d+ sheets)$/ }).click();
-  await expect(done).toHaveCount(before + 1, { timeout: 90_000 });
+  await expect.poll(() => runsWritten(server), { timeout: 90_000 }).toBe(before + 1);
+  const written = page.getByRole("listitem").filter({ hasText: /Written: / });
+  await expect(written.first()).toBeVisible();
   const out = join(server.data, "out");
   return readdirSync(out)
     .filter((name) => name.endsWith(ending))
