@@ -25,7 +25,7 @@ export interface FreshFrom {
   photos: number;
 }
 
-/** A kind of job: one folder that registers itself in `kinds/index.ts`. */
+/** A kind of job: one folder that registers itself in `kinds/registry.ts`. */
 export interface KindOf<K extends Kind> {
   name: K;
   /** As it stands where a job is started: "Copies of one photo". */
