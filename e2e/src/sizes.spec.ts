@@ -86,6 +86,8 @@ test("printers go to another machine as a file, and come from one; what is none 
       ],
     }),
   );
+  // The list comes after the page.
+  await expect(page.getByRole("button", { name: "Change" }).first()).toBeVisible();
   const before = await page.getByRole("button", { name: "Change" }).count();
   await page.getByLabel("Printers file").setInputFiles(path);
   await expect(page.getByText("Printer in the hut")).toBeVisible();
