@@ -88,10 +88,3 @@ function fingerprint() {
     hash.update(readFileSync(join(ROOT, file)));
   return hash.digest("hex");
 }
-
-/** What dependency-cruiser is asked: which files may import which, in all that we wrote. */
-export const CRUISE = [
-  "--config",
-  ".dependency-cruiser.mjs",
-  ...["packages", "apps", "demo", "devices", "e2e", "bench"],
-];

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { gradientEnds, type SheetPlan } from "@wide-quilt/core";
+import { gradientEnds, rectOf, type SheetPlan } from "@wide-quilt/core";
 
 /** The paper, and what of it is coloured. */
 export function Ground({ plan: { paper, grounds } }: { plan: Pick<SheetPlan, "paper" | "grounds"> }) {
@@ -9,19 +9,17 @@ export function Ground({ plan: { paper, grounds } }: { plan: Pick<SheetPlan, "pa
       <rect width={paper.width} height={paper.height} fill="#fff" />
       {grounds.map((ground, i) => {
         const { fill, rect } = ground;
-        if (fill.kind === "flat") return <rect key={i} {...sides(rect)} fill={fill.colour} />;
+        if (fill.kind === "flat") return <rect key={i} {...rectOf(rect)} fill={fill.colour} />;
         return (
           <g key={i}>
             <linearGradient id={`${id}${i}`} {...gradientEnds(ground)}>
               <stop offset="0" stopColor={fill.top} />
               <stop offset="1" stopColor={fill.bottom} />
             </linearGradient>
-            <rect {...sides(rect)} fill={`url(#${id}${i})`} />
+            <rect {...rectOf(rect)} fill={`url(#${id}${i})`} />
           </g>
         );
       })}
     </>
   );
 }
-
-const sides = ({ x, y, width, height }: SheetPlan["trim"]) => ({ x, y, width, height });

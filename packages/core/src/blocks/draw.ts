@@ -1,6 +1,7 @@
+import { divide, equal } from "../collage/index.ts";
 import type { Rect } from "../geometry/index.ts";
 import type { Ink, PathInk } from "../graphics/index.ts";
-import { mm, nearest, um, type Um } from "../length/index.ts";
+import { mm, um, type Um } from "../length/index.ts";
 import { fill, setWords, type FieldSource, type Type } from "../words/index.ts";
 import type { Block } from "./schema.ts";
 
@@ -28,17 +29,15 @@ export function drawBlock(block: Block, source: FieldSource): Ink[] {
   const { columns, rows, blank, title, head, line, type } = block;
   const hasHead = columns.some(({ heading }) => heading !== "");
   const titleRows = title === "" ? 0 : TITLE;
-  const count = titleRows + (hasHead ? 1 : 0) + rows.length + blank;
+  const plain = (hasHead ? 1 : 0) + rows.length + blank;
+  const count = titleRows + plain;
   if (count === 0) return [];
   const across = edgesOf(
     block.x,
     block.width,
     columns.map(({ share }) => share),
   );
-  const down = edgesOf(block.y, block.height, [
-    ...(titleRows > 0 ? [titleRows] : []),
-    ...Array.from({ length: Math.round(count - titleRows) }, () => 1),
-  ]);
+  const down = edgesOf(block.y, block.height, [...(titleRows > 0 ? [titleRows] : []), ...equal(plain)]);
   const top = titleRows > 0 ? 1 : 0;
   const letters = sized(type, (block.height / count) * LETTER);
   const box = (column: number, row: number): Rect => ({
@@ -72,17 +71,9 @@ export function drawBlock(block: Block, source: FieldSource): Ink[] {
   ];
 }
 
-/** A length divided by shares, its edges rounded: one more than there are parts. */
-function edgesOf(from: number, length: number, shares: readonly number[]): Um[] {
-  const whole = shares.reduce((sum, share) => sum + share, 0);
-  let done = 0;
-  const edges = [um(from)];
-  for (const share of shares) {
-    done += share;
-    edges.push(nearest(from + (length * done) / whole));
-  }
-  return edges;
-}
+/** The edges of a length that is divided by shares: one more than there are parts. */
+const edgesOf = (from: number, length: number, shares: readonly number[]): Um[] =>
+  [0, ...(divide(length, shares, 0) ?? []).map(({ to }) => to)].map((edge) => um(from + edge));
 
 /** A type no larger than there is room for. */
 const sized = (type: Type, most: number): Type => {

@@ -1,5 +1,4 @@
-import { boundsOf } from "../placing/index.ts";
-import { bottom, right, type Rect } from "../geometry/index.ts";
+import { boundsOf, bottom, right, type Rect } from "../geometry/index.ts";
 import { nearest, um } from "../length/index.ts";
 import { Packer } from "../pack/index.ts";
 

@@ -76,7 +76,7 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: NewPhoto): Job {
         .map(([name, shot]) => [name, { ...shot, photo: to.id }]),
     );
     const next = { ...removed, shots: { ...removed.shots, ...shots } };
-    return { ...next, ticket: kindOf(job).withoutPhoto(job, photo, known(job, to)) };
+    return { ...next, ticket: kindOf(job).withoutPhoto(job, photo, to) };
   }
   const stash = job.stash.map((one) => (one.id === photo ? { ...one, ...to } : one));
   const shots = Object.fromEntries(
@@ -85,7 +85,7 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: NewPhoto): Job {
       shot.photo === photo ? { ...shot, photo: to.id } : shot,
     ]),
   );
-  const ticket = kindOf(job).withoutPhoto(job, photo, known({ stash }, to));
+  const ticket = kindOf(job).withoutPhoto(job, photo, to);
   // What a list says is of the picture, not of its file; so is where it lies behind others.
   const list = photo in job.list ? { ...job.list, [to.id]: job.list[photo]! } : job.list;
   const graphics = Object.fromEntries(
@@ -98,9 +98,6 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: NewPhoto): Job {
   );
   return renewed({ ...without({ ...job, list }, photo), stash, shots, ticket, graphics });
 }
-
-const known = ({ stash }: Pick<Job, "stash">, photo: NewPhoto): PhotoRef =>
-  stash.find(({ id }) => id === photo.id) ?? { ...photo, number: 1 };
 
 /** Says something of photos: their ratings, tags, folders. */
 export function markPhotos(

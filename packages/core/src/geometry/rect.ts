@@ -99,3 +99,18 @@ export const onItsSideAbout = ({ x, y, width, height }: Rect): Rect => ({
   width: height,
   height: width,
 });
+
+/** The smallest rectangle around others. */
+export function boundsOf(rects: readonly Rect[]): Rect {
+  const x = Math.min(...rects.map((r) => r.x));
+  const y = Math.min(...rects.map((r) => r.y));
+  return {
+    x: um(x),
+    y: um(y),
+    width: um(Math.max(...rects.map(right)) - x),
+    height: um(Math.max(...rects.map(bottom)) - y),
+  };
+}
+
+/** The rectangle alone, of something that says more. */
+export const rectOf = ({ x, y, width, height }: Rect): Rect => ({ x, y, width, height });

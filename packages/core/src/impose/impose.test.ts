@@ -112,7 +112,7 @@ describe("several pages to a sheet", () => {
         (count, order) => {
           const sizes = Array.from({ length: count }, () => ({ width: mm(85), height: mm(55) }));
           const job = freshJob("single", "Cards");
-          const all = imposedPages({ ...job.impose, way: "several", order }, sizes, job.sheet);
+          const all = imposedPages({ ...job, impose: { ...job.impose, way: "several", order } }, sizes);
           const on = all.map(({ slots }) => slots.map(({ page }) => page));
           const places = Math.max(...on.map((slots) => slots.length));
           const read =
@@ -134,23 +134,21 @@ describe("several pages to a sheet", () => {
   });
 
   it("turns a page that stands the other way, and gives another size sheets of its own", () => {
-    const { impose, sheet } = freshJob("single", "Cards");
-    const all = imposedPages(
-      {
-        ...impose,
+    const job = applyEdit(freshJob("single", "Cards"), {
+      do: "impose",
+      change: {
         way: "several",
         order: "in order",
         gap: um(0),
         grid: { columns: 2, rows: 1 },
         mayTurn: false,
       },
-      [
-        { width: mm(100), height: mm(150) },
-        { width: mm(150), height: mm(100) },
-        { width: mm(90), height: mm(90) },
-      ],
-      sheet,
-    );
+    });
+    const all = imposedPages(job, [
+      { width: mm(100), height: mm(150) },
+      { width: mm(150), height: mm(100) },
+      { width: mm(90), height: mm(90) },
+    ]);
     expect(all.map(({ slots }) => slots.map(({ page, at }) => [page, at.turn]))).toEqual([
       [
         [0, 0],

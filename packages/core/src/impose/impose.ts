@@ -1,4 +1,14 @@
-import { overlap, placedRect, placedWhole, type Placement, type Rect, type Size } from "../geometry/index.ts";
+import {
+  boundsOf,
+  inside,
+  NO_EDGES,
+  overlap,
+  placedRect,
+  placedWhole,
+  type Placement,
+  type Rect,
+  type Size,
+} from "../geometry/index.ts";
 import { numberedSheet, type Job } from "../job/index.ts";
 import { edgePx, nearest, um } from "../length/index.ts";
 import { cutMarks } from "../marks/index.ts";
@@ -24,14 +34,12 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
   const { impose, sheet, finish } = job;
   if (impose.way === "one") return [...pages];
   const sheets = imposedPages(
-    impose,
+    job,
     pages.map(({ trim }) => trim),
-    sheet,
-    sheet.facing ?? "right",
   );
   return sheets.map(({ lying, slots }, index): SheetPlan => {
     const paper: Size = { width: lying.width, height: lying.height };
-    const whole: Rect = { x: um(0), y: um(0), ...paper };
+    const whole = inside(paper, NO_EDGES);
     const freed = slots.map(({ at }) => placedWhole(at));
     const parts = slots.map((slot, i) => onSheet(pages[slot.page]!, slot, i, freed, whole));
     const pieces = freed.map((finished) => ({ finished, image: null }));
@@ -44,10 +52,10 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
       stock: impose.paper,
       paper,
       printable: whole,
-      trim: impose.way === "spreads" ? bounds(freed) : whole,
+      trim: impose.way === "spreads" ? boundsOf(freed) : whole,
       bleed: whole,
       safe: whole,
-      mayLose: { top: um(0), right: um(0), bottom: um(0), left: um(0) },
+      mayLose: NO_EDGES,
       pixels: { width: edgePx(paper.width, sheet.ppi), height: edgePx(paper.height, sheet.ppi) },
       grounds: parts.flatMap(({ grounds }) => grounds),
       backing: parts.flatMap(({ backing }) => backing),
@@ -135,12 +143,4 @@ function moveTo(at: Placement, trim: Rect): Move {
     inBox: ({ x, y }, before, after) => ({ x: x + after.x - before.x, y: y + after.y - before.y }),
     turn: at.turn,
   };
-}
-
-function bounds(rects: readonly Rect[]): Rect {
-  const x = Math.min(...rects.map((one) => one.x));
-  const y = Math.min(...rects.map((one) => one.y));
-  const end = Math.max(...rects.map((one) => one.x + one.width));
-  const foot = Math.max(...rects.map((one) => one.y + one.height));
-  return { x: um(x), y: um(y), width: um(end - x), height: um(foot - y) };
 }

@@ -1,18 +1,19 @@
-import { fitGrid, mostOf, type MostQuestion } from "../fit/index.ts";
+import { gridPlaces, holdsOf, type MostPlace } from "../fit/index.ts";
 import {
-  inset,
-  onItsSide,
+  bottom,
+  inside,
   quarterTurned,
+  right,
   type Edges,
   type Placement,
   type Rect,
   type Size,
 } from "../geometry/index.ts";
-import type { SheetSetup } from "../job/index.ts";
+import { LIMITS } from "../job/limits.ts";
+import type { Job } from "../job/index.ts";
 import { waysToLie } from "../kinds/area.ts";
 import { placedBlock } from "../kinds/block.ts";
 import { um } from "../length/index.ts";
-import { remembered } from "../remembered.ts";
 import type { Impose } from "./schema.ts";
 
 /** Where a page lies on a sheet: which, counted from 0, and the finished page’s place. */
@@ -27,11 +28,6 @@ export interface Imposed {
   slots: Slot[];
 }
 
-/** A place for a page, not yet taken by one. */
-type Free = Rect & { turned: boolean };
-
-const most = remembered((question: MostQuestion) => mostOf(question));
-
 /**
  * Which pages lie where on which sheets.
  *
@@ -42,12 +38,10 @@ const most = remembered((question: MostQuestion) => mostOf(question));
  * no sheet are on none.
  */
 export function imposedPages(
-  impose: Impose,
+  { impose, sheet }: Pick<Job, "impose" | "sheet">,
   pages: readonly Size[],
-  { printer }: Pick<SheetSetup, "printer">,
-  first: "left" | "right" = "right",
 ): Imposed[] {
-  if (impose.way === "spreads") return spreads(impose, pages, first);
+  if (impose.way === "spreads") return spreads(impose, pages, sheet.facing ?? "right");
   const sizes = new Map<string, number[]>();
   pages.forEach(({ width, height }, page) => {
     const key = `${Math.min(width, height)} ${Math.max(width, height)}`;
@@ -55,7 +49,7 @@ export function imposedPages(
   });
   return [...sizes.values()].flatMap((group) => {
     const size = pages[group[0]!]!;
-    const found = placesFor(impose, size, printer.unprintable);
+    const found = placesFor(impose, size, sheet.printer.unprintable);
     return found ? taken(impose, pages, group, size, found) : [];
   });
 }
@@ -65,53 +59,37 @@ export function placesFor(
   impose: Impose,
   page: Size,
   unprintable: Edges,
-): { lying: Size; places: Free[] } | null {
+): { lying: Size; places: MostPlace[] } | null {
   const ways = waysToLie(impose, impose.paper).map((lying) => {
     const upright = lying.width === impose.paper.width && lying.height === impose.paper.height;
     const bare = upright ? unprintable : quarterTurned(unprintable);
     const edge = (own: number) => um(Math.max(own, impose.margin));
-    const area = inset(
-      { x: um(0), y: um(0), ...lying },
-      { top: edge(bare.top), right: edge(bare.right), bottom: edge(bare.bottom), left: edge(bare.left) },
-    );
+    const area = inside(lying, {
+      top: edge(bare.top),
+      right: edge(bare.right),
+      bottom: edge(bare.bottom),
+      left: edge(bare.left),
+    });
     return { lying, places: placedBlock(placesIn(impose, page, area), area, "centred") };
   });
   const best = ways.reduce((a, b) => (b.places.length > a.places.length ? b : a));
   return best.places.length > 0 ? best : null;
 }
 
-function placesIn({ grid, mayTurn, gap }: Impose, page: Size, area: Rect): Free[] {
+function placesIn({ grid, mayTurn, gap }: Impose, page: Size, area: Rect): MostPlace[] {
   const room: Size = { width: area.width, height: area.height };
   if (room.width <= 0 || room.height <= 0) return [];
   if (grid) {
     for (const turned of mayTurn ? [false, true] : [false]) {
-      const places = inGrid(page, gap, turned, grid);
+      const places = gridPlaces(page, gap, { ...grid, turned });
       const last = places.at(-1)!;
-      if (last.x + last.width <= room.width && last.y + last.height <= room.height) return places;
+      if (right(last) <= room.width && bottom(last) <= room.height) return places;
     }
     return [];
   }
-  const plain = fitGrid({ piece: page, area: room, gap }, mayTurn ? "better" : "upright");
-  const asGrid = () => inGrid(page, gap, plain.turned, plain);
-  if (!mayTurn) return plain.count > 0 ? asGrid() : [];
-  const found = most({ piece: page, area: room, gap, cuts: "straight" });
-  return found.count > plain.count ? found.places : plain.count > 0 ? asGrid() : [];
-}
-
-function inGrid(
-  page: Size,
-  gap: number,
-  turned: boolean,
-  { columns, rows }: { columns: number; rows: number },
-): Free[] {
-  const { width, height } = turned ? onItsSide(page) : page;
-  return Array.from({ length: columns * rows }, (_, n) => ({
-    x: um((n % columns) * (width + gap)),
-    y: um(Math.floor(n / columns) * (height + gap)),
-    width,
-    height,
-    turned,
-  }));
+  const question = { piece: page, area: room, gap, cuts: "straight" as const };
+  const holds = holdsOf(question, mayTurn ? "each" : "never", LIMITS.copies.most);
+  return holds.blocks ?? gridPlaces(page, gap, holds.grid);
 }
 
 /** Puts the pages of one size in the places of as many sheets as they take. */
@@ -120,7 +98,7 @@ function taken(
   pages: readonly Size[],
   group: readonly number[],
   size: Size,
-  { lying, places }: { lying: Size; places: readonly Free[] },
+  { lying, places }: { lying: Size; places: readonly MostPlace[] },
 ): Imposed[] {
   const sheets = order === "repeat" ? group.length : Math.ceil(group.length / places.length);
   const which = (sheet: number, place: number): number | undefined => {

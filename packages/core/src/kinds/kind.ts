@@ -1,4 +1,4 @@
-import type { Job, PhotoRef, ShotName } from "../job/index.ts";
+import type { Job, NewPhoto, PhotoRef, ShotName } from "../job/index.ts";
 import type { Photos } from "../plan/index.ts";
 import type { Um } from "../length/index.ts";
 import type { DocumentRule } from "../rules/index.ts";
@@ -44,7 +44,7 @@ export interface KindOf<K extends Kind> {
   /** Whether the cells are the photos in their order, so that a photo taken out takes its cell along. */
   followsStash(ticket: TicketOf<K>): boolean;
   /** What “in all cells” changes in the ticket, where photos stand in it. */
-  showInAll?(ticket: TicketOf<K>, photo: PhotoRef, stash: readonly PhotoRef[]): TicketChange;
+  showInAll?(ticket: TicketOf<K>, photo: NewPhoto, stash: readonly PhotoRef[]): TicketChange;
   /** What it asks the packing, where its cells are packed; an arrangement that was searched for is then kept in it. */
   packing?(job: Job, ticket: TicketOf<K>, photos: Photos): PackedQuestion | null;
   /** The document-photo rule that the cells of a shot have to meet; their photos are placed by it. */
@@ -52,7 +52,7 @@ export interface KindOf<K extends Kind> {
   /** The ticket once photos were added to the job, where it lists them. */
   withPhotos?(ticket: TicketOf<K>, added: readonly PhotoRef[]): TicketOf<K>;
   /** The ticket once a photo of the job is another one, or gone, where it names photos. */
-  withoutPhoto?(ticket: TicketOf<K>, photo: PhotoRef, to: PhotoRef | null): TicketOf<K>;
+  withoutPhoto?(ticket: TicketOf<K>, photo: NewPhoto, to: NewPhoto | null): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
   withoutPhotos?(ticket: TicketOf<K>, stash: readonly PhotoRef[]): TicketOf<K>;
   /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
@@ -86,7 +86,7 @@ export interface JobKind extends Omit<
   packing(job: Job, photos: Photos): PackedQuestion | null;
   ruleOf(job: Job, shot: ShotName): DocumentRule | null;
   withPhotos(job: Job, added: readonly PhotoRef[]): Ticket;
-  withoutPhoto(job: Job, photo: string, to: PhotoRef | null): Ticket;
+  withoutPhoto(job: Job, photo: string, to: NewPhoto | null): Ticket;
   withoutPhotos(job: Job): Ticket;
 }
 
@@ -108,5 +108,5 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
 }
 
 /** A photo with its name, as the job knows it. */
-const known = ({ stash }: Job, photo: string): PhotoRef =>
-  stash.find(({ id }) => id === photo) ?? { id: photo, name: photo, number: 1 };
+const known = ({ stash }: Job, photo: string): NewPhoto =>
+  stash.find(({ id }) => id === photo) ?? { id: photo, name: photo };

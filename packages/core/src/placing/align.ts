@@ -1,20 +1,8 @@
-import { bottom, right, type Rect } from "../geometry/index.ts";
+import { bottom, boundsOf, right, type Rect } from "../geometry/index.ts";
 import { nearest, um } from "../length/index.ts";
 
 /** A side or middle that cells are brought to. */
 export type AlignTo = "left" | "centre" | "right" | "top" | "middle" | "bottom";
-
-/** The smallest rectangle around others. */
-export function boundsOf(rects: readonly Rect[]): Rect {
-  const x = Math.min(...rects.map((r) => r.x));
-  const y = Math.min(...rects.map((r) => r.y));
-  return {
-    x: um(x),
-    y: um(y),
-    width: um(Math.max(...rects.map(right)) - x),
-    height: um(Math.max(...rects.map(bottom)) - y),
-  };
-}
 
 /** Brings rectangles to one side or middle of an area: of what is around them all, or of the sheet for a single one. */
 export function aligned(rects: readonly Rect[], to: AlignTo, area: Rect = boundsOf(rects)): Rect[] {

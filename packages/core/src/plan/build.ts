@@ -1,4 +1,4 @@
-import { grown, NO_EDGES, overlap, type Edges, type Rect, type Size } from "../geometry/index.ts";
+import { grown, inside, NO_EDGES, overlap, rectOf, type Edges, type Size } from "../geometry/index.ts";
 import {
   isAddedCell,
   isByHand,
@@ -70,7 +70,7 @@ function sheetsOf(
 ): (page: number) => Pick<PageOfJob, "sheet" | "sheets"> {
   if (impose.way === "one") return (page) => ({ sheet: page + 1, sheets: laid.length });
   const pages = laid.map(({ lying }) => finishedSheet(sheet, lying));
-  const sheets = imposedPages(impose, pages, sheet, sheet.facing ?? "right");
+  const sheets = imposedPages({ impose, sheet }, pages);
   return (page) => ({
     sheet: sheets.findIndex(({ slots }) => slots.some((slot) => slot.page === page)) + 1,
     sheets: sheets.length,
@@ -149,8 +149,6 @@ function slotsOf(job: Job, layout: Layout): (slot: ShotName, inOrder: boolean) =
   };
 }
 
-const rectOf = ({ x, y, width, height }: Place): Rect => ({ x, y, width, height });
-
 function sheetPlan(
   job: Job,
   photos: Photos,
@@ -164,7 +162,7 @@ function sheetPlan(
   const { name } = laid;
   const { paper: stock, lying } = laid;
   const paper: Size = { width: lying.width, height: lying.height };
-  const whole: Rect = { x: um(0), y: um(0), ...paper };
+  const whole = inside(paper, NO_EDGES);
   const trim = finishedSheet(sheet, paper);
   // A page that is cut out of a larger sheet can bleed past its own paper.
   const isSheet = job.impose.way === "one";

@@ -1,9 +1,8 @@
 import { drawBlock } from "../blocks/index.ts";
-import type { Rect, Size } from "../geometry/index.ts";
+import { inside, NO_EDGES, type Rect, type Size } from "../geometry/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../graphics/index.ts";
 import type { Job } from "../job/index.ts";
 import type { LaidWords } from "../kinds/index.ts";
-import { um } from "../length/index.ts";
 import { fill, setWords, type FieldSource } from "../words/index.ts";
 
 type Proportions = (photo: string) => number | null;
@@ -27,8 +26,6 @@ export const graphicsByRole = (job: Pick<Job, "graphics" | "stash">) => ({
 
 const isOn = (sheet: string, on: string | null): boolean => on === null || on === sheet;
 
-const wholePaper = ({ width, height }: Size): Rect => ({ x: um(0), y: um(0), width, height });
-
 /** Artwork behind all cells of a sheet. */
 export function backingInk(
   sheet: string,
@@ -36,7 +33,7 @@ export function backingInk(
   backings: readonly Graphic[],
   proportions: Proportions,
 ): Ink[] {
-  const box = wholePaper(paper);
+  const box = inside(paper, NO_EDGES);
   return backings
     .filter((graphic) => isOn(sheet, graphic.sheet))
     .flatMap((graphic) => coverWith(graphic, { box, turn: 0, clip: box }, proportions));
@@ -70,7 +67,7 @@ export function sheetInk(
   const stamped = stamps
     .filter((graphic) => isOn(sheet, graphic.sheet))
     .flatMap((graphic) =>
-      placeIn(graphic, { box: trim, turn: 0, clip: wholePaper(paper) }, source, proportions),
+      placeIn(graphic, { box: trim, turn: 0, clip: inside(paper, NO_EDGES) }, source, proportions),
     );
   const drawn = Object.values(blocks)
     .filter((block) => isOn(sheet, block.sheet))

@@ -47,9 +47,21 @@ export function textMark(
     .map(({ text: line, x, y }) => `<tspan x="${at(x)}" y="${at(y)}">${escaped(line)}</tspan>`)
     .join("");
   const words = `<text xml:space="preserve" transform="${transformOf(text.box, text.turn, cell, scale)}" ${styleOf(text, scale)}>${lines}</text>`;
-  if (!clip) return words;
+  return seen(words, clip, cell, scale, id, anchor);
+}
+
+/** A mark as far as its clip shows it. */
+function seen(
+  mark: string,
+  clip: Rect | null,
+  cell: TiltedWith,
+  scale: Scale,
+  id: string,
+  anchor: { x: number; y: number } | null,
+): string {
+  if (!clip) return mark;
   const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
-  return clipped(kept + words, clip, cell, scale, id);
+  return clipped(kept + mark, clip, cell, scale, id);
 }
 
 /** A drawn shape as an SVG element; `id` and `anchor` as for words. */
@@ -63,9 +75,7 @@ export function pathMark(
   const { at } = scale;
   const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${at(stroke.width)}"` : "";
   const path = `<path d="${pathData(commands, at)}" fill="${fill ?? "none"}"${line} transform="${transformOf(box, turn, cell, scale)}"/>`;
-  if (!clip) return path;
-  const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
-  return clipped(kept + path, clip, cell, scale, id);
+  return seen(path, clip, cell, scale, id, anchor);
 }
 
 const styleOf = ({ font, size, colour, opacity, align }: SetText, { at }: Scale): string =>

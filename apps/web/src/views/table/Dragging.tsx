@@ -4,7 +4,7 @@ import { mm, type SheetPlan } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
 import { selectSheet } from "../../table/sheets.ts";
-import { FootSwitch } from "./FootSwitch.tsx";
+import { Segments } from "../../ui/Segments.tsx";
 import { aided, dragging, stickTaken, type Drags, type Spot } from "../../table/view.ts";
 
 const CHOICES: { value: Drags; text: string }[] = [
@@ -24,7 +24,8 @@ export function Dragging({ className }: { className: string }) {
   const guided = guides !== undefined && guides.x.length + guides.y.length > 0;
   return (
     <div className="flex items-center gap-1">
-      <FootSwitch
+      <Segments
+        look="switch"
         label="Dragging moves"
         value={drags}
         choices={CHOICES}

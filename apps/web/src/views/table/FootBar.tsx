@@ -7,7 +7,7 @@ import { selectIsPrinted, selectJob, selectPrintedSheet, selectSheet } from "../
 import { aided, sheetTurned, zoomed } from "../../table/view.ts";
 import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Dragging } from "./Dragging.tsx";
-import { FootSwitch } from "./FootSwitch.tsx";
+import { Segments } from "../../ui/Segments.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
 import { SheetsPanel } from "./SheetsPanel.tsx";
 import { useTrueSize, useZoom, ZOOM_STEP } from "./table/zoom.ts";
@@ -37,7 +37,8 @@ export const FootBar = memo(function FootBar() {
         onTurn={(to) => dispatch(sheetTurned(to))}
       />
       {imposes && (
-        <FootSwitch
+        <Segments
+          look="switch"
           label="What lies on the table"
           value={printed ? "printed" : "pages"}
           choices={[

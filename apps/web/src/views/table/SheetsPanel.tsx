@@ -8,6 +8,7 @@ import { edit } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { aided, sheetTurned } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
+import { FacingField } from "./FacingField.tsx";
 
 const preview = (photo: string) => address.preview(photo, 320);
 
@@ -128,21 +129,7 @@ function SheetList() {
           />
           Pages that face each other
         </label>
-        {facing && (
-          <label className="flex items-center gap-2">
-            The first lies
-            <select
-              className="rounded-md border border-edge bg-white px-1.5 py-1"
-              value={facing}
-              onChange={({ target }) =>
-                dispatch(edit({ do: "sheet", change: { facing: target.value as "left" | "right" } }))
-              }
-            >
-              <option value="right">alone at the right</option>
-              <option value="left">at the left, beside the second</option>
-            </select>
-          </label>
-        )}
+        {facing && <FacingField facing={facing} />}
         {facing && (
           <label className="flex items-center gap-2">
             <input

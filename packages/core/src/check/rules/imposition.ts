@@ -1,6 +1,5 @@
 import { imposedPages } from "../../impose/index.ts";
-import { writeMeasure, writeSize } from "../../length/index.ts";
-import { um } from "../../length/index.ts";
+import { um, writeMeasure, writeSize } from "../../length/index.ts";
 import type { Finding, Rule } from "../finding.ts";
 
 /** Pages that fit on no sheet of the paper that the printer takes, and bleed that has no room between them. */
@@ -9,10 +8,8 @@ export const imposition: Rule = ({ job, sheets, words }) => {
   if (impose.way === "one" || sheets.length === 0) return [];
   const writing = { ...words, ppi: sheet.ppi };
   const on = imposedPages(
-    impose,
+    job,
     sheets.map(({ trim }) => trim),
-    sheet,
-    sheet.facing ?? "right",
   );
   const placed = new Set(on.flatMap(({ slots }) => slots.map(({ page }) => page)));
   const left = sheets.filter((_, page) => !placed.has(page));

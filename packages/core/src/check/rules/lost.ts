@@ -1,57 +1,62 @@
 import { lostIn, type Lost } from "../../edit/index.ts";
-import { isByHand, photoCell, photoNumber, photoShot, type Job } from "../../job/index.ts";
+import {
+  isByHand,
+  photoCell,
+  photoNumber,
+  photoShot,
+  type CellName,
+  type Job,
+  type SheetName,
+} from "../../job/index.ts";
 import type { Finding, Mend, Rule } from "../finding.ts";
 
 /** What was set by hand for something that is no longer here, and what stands on another sheet since its own is gone. */
 export const lost: Rule = ({ job, sheets }) => {
   const names = new Set(sheets.map(({ id }) => id));
   const keys = new Set(sheets.flatMap(({ cells }) => cells.map(({ key }) => key)));
-  const found = lostIn(job, keys, names);
-  const count = found.shots.length + found.cells.length + found.items.length;
-  const strays = Object.entries(job.cells).filter(
-    ([key, { place }]) => place && keys.has(key) && !names.has(place.sheet),
-  );
-  const last = sheets.at(-1);
-  return [
-    ...(count === 0
-      ? []
-      : [
-          {
-            rule: "lost-by-hand",
-            level: "look" as const,
-            sentence: sayLost(found),
-            cells: [],
-            mend: {
-              label: count === 1 ? "Forget it" : "Forget them",
-              edit: { do: "forget lost" as const, ...found },
-            },
-            orElse: handOn(job, found),
-          },
-        ]),
-    ...(strays.length === 0 || !last
-      ? []
-      : [
-          {
-            rule: "stray-cell",
-            level: "look" as const,
-            sentence: `${strays.length === 1 ? "One cell was put on a sheet that is no longer here; it stands" : `${strays.length} cells were put on sheets that are no longer here; they stand`} on the last one.`,
-            cells: strays.map(([key]) => key),
-            mend: {
-              label: strays.length === 1 ? "Leave it there" : "Leave them there",
-              edit: {
-                do: "place" as const,
-                cells: Object.fromEntries(
-                  strays.map(([key, { place, shot }]) => [
-                    key,
-                    { place: { ...place!, sheet: last.id }, ...(shot !== undefined && { shot }) },
-                  ]),
-                ),
-              },
-            },
-          } satisfies Finding,
-        ]),
-  ];
+  return [...lostByHand(job, lostIn(job, keys, names)), ...strays(job, keys, names)];
 };
+
+function lostByHand(job: Job, found: Lost): Finding[] {
+  const count = found.shots.length + found.cells.length + found.items.length;
+  if (count === 0) return [];
+  return [
+    {
+      rule: "lost-by-hand",
+      level: "look",
+      sentence: sayLost(found),
+      cells: [],
+      mend: { label: count === 1 ? "Forget it" : "Forget them", edit: { do: "forget lost", ...found } },
+      orElse: handOn(job, found),
+    },
+  ];
+}
+
+/** Cells whose sheet is gone: they stand on the last one. */
+function strays(job: Job, keys: ReadonlySet<CellName>, sheets: ReadonlySet<SheetName>): Finding[] {
+  const last = [...sheets].at(-1);
+  const found = Object.entries(job.cells).filter(
+    ([key, { place }]) => place && keys.has(key) && !sheets.has(place.sheet),
+  );
+  if (found.length === 0 || last === undefined) return [];
+  const one = found.length === 1;
+  const moved = found.map(([key, { place, shot }]) => [
+    key,
+    { place: { ...place!, sheet: last }, ...(shot !== undefined && { shot }) },
+  ]);
+  return [
+    {
+      rule: "stray-cell",
+      level: "look",
+      sentence: `${one ? "One cell was put on a sheet that is no longer here; it stands" : `${found.length} cells were put on sheets that are no longer here; they stand`} on the last one.`,
+      cells: found.map(([key]) => key),
+      mend: {
+        label: one ? "Leave it there" : "Leave them there",
+        edit: { do: "place", cells: Object.fromEntries(moved) },
+      },
+    },
+  ];
+}
 
 /** "One crop and 2 places belong to a photo that is no longer here." */
 function sayLost({ shots, cells, items }: Lost): string {

@@ -7,7 +7,7 @@ import {
   writeTree,
   type WholeQuestion,
 } from "../../collage/index.ts";
-import { grown, type Rect, type Size } from "../../geometry/index.ts";
+import { grown, rectOf, type Rect, type Size } from "../../geometry/index.ts";
 import {
   LIMITS,
   numberedSheet,
@@ -16,7 +16,6 @@ import {
   placeCell,
   placeNumber,
   type Job,
-  type Place,
 } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
@@ -134,8 +133,6 @@ const putByHand = ({ cells }: Job, sheet: number, places: number) =>
     const number = placeNumber(key, sheet);
     return place && number !== null && number > places ? [{ key, finished: rectOf(place) }] : [];
   });
-
-const rectOf = ({ x, y, width, height }: Place): Rect => ({ x, y, width, height });
 
 /** Width over height of the photo in each cell, in the order in which they come. */
 function proportionsOf(coming: readonly Flowing[], counted: boolean, photos: Photos): number[] {

@@ -1,9 +1,7 @@
-import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
-import { blockFor, fitGrid, mostOf, type GridFit, type MostQuestion } from "../../fit/index.ts";
+import type { Rect, Size } from "../../geometry/index.ts";
+import { blockFor, gridPlaces, holdsOf, type Holds, type MostPlace } from "../../fit/index.ts";
 import { countedCell, LIMITS, numberedSheet, numberedShot, photoCell, type Job } from "../../job/index.ts";
-import { um } from "../../length/index.ts";
 import type { Photos } from "../../plan/index.ts";
-import { remembered } from "../../remembered.ts";
 import { pickedPhotos } from "../../stash/index.ts";
 import { layoutArea, waysToLie } from "../area.ts";
 import { placedBlock } from "../block.ts";
@@ -16,20 +14,10 @@ type CopiesTicket = TicketOf<"copies">;
 /** One piece of the job: which photo it shows. */
 type Of = Pick<LaidCell, "key" | keyof Slot>;
 
-const most = remembered((question: MostQuestion) => mostOf(question));
-
-/** One piece from the corner of its area, and whether it lies on its side. */
-type Piece = Rect & { turned: boolean };
-
 /** What a sheet holds, one way of laying the paper. */
-interface Way {
+interface Way extends Holds {
   lying: Size;
   area: Rect;
-  grid: GridFit;
-  /** Pieces of a layout of blocks that holds more than any grid. */
-  blocks: Piece[] | null;
-  count: number;
-  proved: boolean | undefined;
 }
 
 /** Decides how the paper lies, how many pieces stand on a sheet, and how many sheets it takes. */
@@ -50,9 +38,11 @@ export function layOutCopies(job: Job, ticket: CopiesTicket, photos: Photos): La
   const block = sheets > 1 ? way.grid : blockFor(pieces, way.grid);
   const asGrid = !way.blocks || (sheets === 1 && pieces <= way.grid.count);
   const perSheet = Math.min(way.count, pieces);
-  const on = asGrid ? gridPieces(ticket, way.grid.turned, block) : way.blocks!;
+  const on = asGrid
+    ? gridPlaces(ticket.size, ticket.gap, { ...block, turned: way.grid.turned })
+    : way.blocks!;
   const places = placedBlock(asGrid ? on : on.slice(0, perSheet), way.area, ticket.place);
-  const cell = (place: Piece, n: number): LaidCell => ({
+  const cell = (place: MostPlace, n: number): LaidCell => ({
     ...list[n]!,
     finished: { x: place.x, y: place.y, width: place.width, height: place.height },
     turn: place.turned ? 90 : 0,
@@ -97,38 +87,9 @@ function copiesOfEach(job: Job, photos: Photos, copies: number): Of[] {
   );
 }
 
-function wayOf({ sheet }: Job, ticket: CopiesTicket, lying: Size): Way {
-  const { size: piece, gap, cuts, turnPieces } = ticket;
+function wayOf({ sheet }: Job, { size, gap, cuts, turnPieces }: CopiesTicket, lying: Size): Way {
   const area = layoutArea(sheet, lying);
-  const grid = fitGrid({ piece, area, gap }, turnPieces === "never" ? "upright" : "better");
-  if (turnPieces !== "each" || grid.count >= LIMITS.copies.most) {
-    return { lying, area, grid, blocks: null, count: grid.count, proved: undefined };
-  }
-  const { width, height } = area;
-  const found = most({ piece, area: { width, height }, gap, cuts });
-  const gains = found.count > grid.count;
-  return {
-    lying,
-    area,
-    grid,
-    blocks: gains ? found.places : null,
-    count: gains ? found.count : grid.count,
-    proved: found.proved,
-  };
-}
-
-/** The pieces of a grid from the corner of its block, row by row. */
-function gridPieces(
-  { size, gap }: CopiesTicket,
-  turned: boolean,
-  { columns, rows }: { columns: number; rows: number },
-): Piece[] {
-  const piece = turned ? onItsSide(size) : size;
-  return Array.from({ length: columns * rows }, (_, n) => ({
-    x: um((n % columns) * (piece.width + gap)),
-    y: um(Math.floor(n / columns) * (piece.height + gap)),
-    width: piece.width,
-    height: piece.height,
-    turned,
-  }));
+  const room: Size = { width: area.width, height: area.height };
+  const question = { piece: size, area: room, gap, cuts };
+  return { lying, area, ...holdsOf(question, turnPieces, LIMITS.copies.most) };
 }

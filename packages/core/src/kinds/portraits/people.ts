@@ -1,5 +1,5 @@
 import { baseName } from "../../words/index.ts";
-import type { PhotoRef } from "../../job/index.ts";
+import type { NewPhoto, PhotoRef } from "../../job/index.ts";
 import type { DocumentRule } from "../../rules/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
 
@@ -50,13 +50,13 @@ export function withPhotos(ticket: PortraitsTicket, added: readonly PhotoRef[]):
   return { ...ticket, people };
 }
 
-const nameAfter = ({ name }: PhotoRef): string => baseName(name).slice(0, 120);
+const nameAfter = ({ name }: NewPhoto): string => baseName(name).slice(0, 120);
 
 /** Whether a person is called after the file of a photo, because nobody said their name. */
-const isNamedAfter = ({ name }: Person, photo: PhotoRef): boolean => name === nameAfter(photo);
+const isNamedAfter = ({ name }: Person, photo: NewPhoto): boolean => name === nameAfter(photo);
 
 /** The person with another photo; a name that was only the file’s is that of the new one. */
-const shownBy = (one: Person, before: PhotoRef, to: PhotoRef): Person => ({
+const shownBy = (one: Person, before: NewPhoto, to: NewPhoto): Person => ({
   ...one,
   photo: to.id,
   name: isNamedAfter(one, before) ? nameAfter(to) : one.name,
@@ -66,7 +66,7 @@ const shownBy = (one: Person, before: PhotoRef, to: PhotoRef): Person => ({
  * Someone whose photo is another one is shown by that. Whose photo is gone stays listed without one; who was listed by the
  * photo alone goes with it, or blank pieces would be left.
  */
-export function withoutPhoto(ticket: PortraitsTicket, photo: PhotoRef, to: PhotoRef | null): PortraitsTicket {
+export function withoutPhoto(ticket: PortraitsTicket, photo: NewPhoto, to: NewPhoto | null): PortraitsTicket {
   const people = ticket.people.flatMap((one): Person[] => {
     if (one.photo !== photo.id) return [one];
     if (to) return [shownBy(one, photo, to)];
@@ -80,7 +80,7 @@ export function withoutPhoto(ticket: PortraitsTicket, photo: PhotoRef, to: Photo
 /** Everybody shown by one photo. */
 export function showInAll(
   { people }: PortraitsTicket,
-  photo: PhotoRef,
+  photo: NewPhoto,
   stash: readonly PhotoRef[],
 ): { people: Person[] } {
   return {

@@ -14,6 +14,7 @@ import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob, selectSheet } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
+import { BoxFields } from "../../../ui/BoxFields.tsx";
 import { Check } from "../../../ui/Check.tsx";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
@@ -129,26 +130,7 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
                   set({ line: width === 0 ? null : { width, colour: block.line?.colour ?? "#646b77" } }, g)
                 }
               />
-              {(["x", "y"] as const).map((side) => (
-                <LengthField
-                  key={side}
-                  label={side === "x" ? "From the left" : "From the top"}
-                  value={block[side]}
-                  range={LIMITS.away}
-                  words={words}
-                  onChange={(value, g) => set({ [side]: value }, g)}
-                />
-              ))}
-              {(["width", "height"] as const).map((side) => (
-                <LengthField
-                  key={side}
-                  label={side === "width" ? "Width" : "Height"}
-                  value={block[side]}
-                  range={LIMITS.piece}
-                  words={words}
-                  onChange={(value, g) => set({ [side]: value }, g)}
-                />
-              ))}
+              <BoxFields box={block} words={words} onChange={set} />
             </div>
             <TypeFields
               type={block.type}

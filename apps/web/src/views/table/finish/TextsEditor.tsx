@@ -1,11 +1,11 @@
 import { Plus, Trash2 } from "lucide-react";
-import { LIMITS, mm, um, type SheetPlan, type TextBox } from "@wide-quilt/core";
+import { mm, um, type SheetPlan, type TextBox } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob, selectSheet } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
+import { BoxFields } from "../../../ui/BoxFields.tsx";
 import { Check } from "../../../ui/Check.tsx";
-import { LengthField } from "../../../ui/LengthField.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
 import type { EditorProps } from "./useFinish.ts";
 import { freeName } from "./freeName.ts";
@@ -51,34 +51,7 @@ export function TextsEditor({ finish: { words } }: EditorProps) {
               onChange={(text, g) => set({ text }, g)}
             />
             <div className="grid grid-cols-2 items-end gap-2">
-              <LengthField
-                label="From the left"
-                value={box.x}
-                range={LIMITS.away}
-                words={words}
-                onChange={(x, g) => set({ x }, g)}
-              />
-              <LengthField
-                label="From the top"
-                value={box.y}
-                range={LIMITS.away}
-                words={words}
-                onChange={(y, g) => set({ y }, g)}
-              />
-              <LengthField
-                label="Width"
-                value={box.width}
-                range={LIMITS.piece}
-                words={words}
-                onChange={(width, g) => set({ width }, g)}
-              />
-              <LengthField
-                label="Height"
-                value={box.height}
-                range={LIMITS.piece}
-                words={words}
-                onChange={(height, g) => set({ height }, g)}
-              />
+              <BoxFields box={box} words={words} onChange={set} />
             </div>
             <TypeFields
               type={box.type}

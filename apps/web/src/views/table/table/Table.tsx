@@ -71,19 +71,10 @@ export function Table() {
         if (!(event.target as Element).closest(kept)) dispatch(cellSelected(null));
       }}
     >
-      {printed ? (
+      {sheet ? (
         <Pages
-          pages={[printed]}
-          active={null}
-          scale={scale}
-          room={room}
-          table={table}
-          takePointer={takePointer}
-        />
-      ) : sheet ? (
-        <Pages
-          pages={pages}
-          active={sheet}
+          pages={shown}
+          active={printed ? null : sheet}
           scale={scale}
           room={room}
           table={table}
@@ -187,11 +178,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
   const cell = active ? chosen : undefined;
   const width = px(sheet.paper.width);
   const height = px(sheet.paper.height);
-  // The smallest preview that is sharp on this screen: a smaller one is painted faster while it is dragged.
-  const preview = useCallback(
-    (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
-    [scale],
-  );
+  const preview = usePreview(scale);
   // A change is seen at once in the picture; what cells are chosen by follows a frame later, except in the hand.
   const later = useDeferredValue(sheet);
   const inHand = useAppSelector((state) => state.openJob.held !== null);
@@ -254,10 +241,7 @@ function PrintedSheet({ sheet, px, scale, left, top }: Omit<SheetProps, "active"
   const words = useWords(sheet.ppi);
   const width = px(sheet.paper.width);
   const height = px(sheet.paper.height);
-  const preview = useCallback(
-    (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
-    [scale],
-  );
+  const preview = usePreview(scale);
   return (
     <>
       <div className="absolute shadow-[0_3px_14px_rgb(0_0_0/.28)]" style={{ left, top, width, height }}>
@@ -308,6 +292,13 @@ function FirstPhotos() {
     </div>
   );
 }
+
+/** The smallest preview that is sharp on this screen: a smaller one is painted faster while it is dragged. */
+const usePreview = (scale: number) =>
+  useCallback(
+    (photo: string, um: number) => address.previewFor(photo, (um / 1000) * scale * window.devicePixelRatio),
+    [scale],
+  );
 
 /** Keeps what “fit” means up to date with the window and the paper. */
 function useFit(pages: readonly SheetPlan[], { width, height }: TableRoom) {

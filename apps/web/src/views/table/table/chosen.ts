@@ -2,6 +2,7 @@ import {
   aligned,
   distributed,
   nearest,
+  rectOf,
   sameSize,
   um,
   type AlignTo,
@@ -47,8 +48,7 @@ const place = (to: (cells: CellPlan[], chosen: Chosen) => Partial<Place>[], gest
     chosen.dispatch(edit(placeEdit(chosen.job, chosen.sheet.id, moves), gesture));
   });
 
-const rects = (cells: readonly CellPlan[]): Rect[] =>
-  cells.map(({ finished: { x, y, width, height } }) => ({ x, y, width, height }));
+const rects = (cells: readonly CellPlan[]): Rect[] => cells.map(({ finished }) => rectOf(finished));
 
 export const nudgeCells = (dx: number, dy: number, gesture: string): Thunk =>
   place((cells) => rects(cells).map((rect) => shifted(rect, dx, dy)), gesture);

@@ -1,12 +1,10 @@
-import { um, type CellPlan, type Job, type JobEdit, type Place, type Rect } from "@wide-quilt/core";
+import { rectOf, um, type CellPlan, type Job, type JobEdit, type Place, type Rect } from "@wide-quilt/core";
 
 /** The place of a cell as a hand would have it: its own, or where the layout has it now. */
 export function placeOf(job: Job, sheet: string, cell: CellPlan): Place {
   const own = job.cells[cell.key]?.place;
   return own ?? { sheet, ...rectOf(cell.finished), angle: 0, order: 0, locked: false, proportion: false };
 }
-
-const rectOf = ({ x, y, width, height }: Rect): Rect => ({ x, y, width, height });
 
 /** Puts cells elsewhere: each with what changes of its place. */
 export function placeEdit(

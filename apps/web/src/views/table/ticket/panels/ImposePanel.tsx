@@ -1,21 +1,16 @@
-import {
-  arrange,
-  imposedPages,
-  LIMITS,
-  PAPERS,
-  placesFor,
-  um,
-  writeSize,
-  type Impose,
-  type Job,
-} from "@wide-quilt/core";
-import { LOCALE } from "../../../../app/preferences.ts";
+import { LIMITS, PAPERS, paperById, placesFor, um, type Impose } from "@wide-quilt/core";
 import { useAppSelector } from "../../../../app/store.ts";
+import { selectPrinted, selectSheets } from "../../../../table/sheets.ts";
+import { Check } from "../../../../ui/Check.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
+import { SelectField } from "../../../../ui/SelectField.tsx";
+import { FacingField } from "../../FacingField.tsx";
+import { MARK_KINDS } from "./MarksPanel.tsx";
 import type { PanelProps } from "./panel.tsx";
 import { SizeFields } from "./SizeFields.tsx";
+import { typedPaper } from "./typedPaper.ts";
 
 const WAYS: { value: Impose["way"]; text: string; about: string }[] = [
   { value: "one", text: "A page to a sheet", about: "what is laid out is what the printer takes" },
@@ -37,118 +32,70 @@ const ORDERS: { value: Impose["order"]; text: string; about: string }[] = [
   },
 ];
 
-const LIES: Record<Impose["lie"], string> = {
-  most: "as it holds the most",
-  portrait: "upright",
-  landscape: "on its side",
-};
+const LIES: { value: Impose["lie"]; text: string }[] = [
+  { value: "most", text: "as it holds the most" },
+  { value: "portrait", text: "upright" },
+  { value: "landscape", text: "on its side" },
+];
 
-const SELECT = "rounded-md border border-edge bg-white px-2 py-1.5 text-ink";
+const PDFS: { value: Impose["pdf"]; text: string }[] = [
+  { value: "sheets", text: "the sheets as they are printed" },
+  { value: "pages", text: "the pages by themselves" },
+];
 
 /** How pages come onto the sheets that the printer takes. */
 export function ImposePanel({ job, words, change }: PanelProps) {
-  const photos = useAppSelector((state) => state.openJob.photos);
+  const pages = useAppSelector(selectSheets);
+  const sheets = useAppSelector(selectPrinted);
   const { impose } = job;
   const set = (next: Partial<Impose>, gesture?: string) => change({ do: "impose", change: next }, gesture);
-  const pages = arrange(job, photos).map(({ trim }) => trim);
-  const page = pages[0] ?? job.sheet.paper;
+  const page = pages[0]?.trim ?? job.sheet.paper;
   const choose = (way: Impose["way"]) =>
     set(way === "spreads" && impose.way !== "spreads" ? { way, paper: spreadOf(page) } : { way });
-  const sheets = imposedPages(impose, pages, job.sheet, job.sheet.facing ?? "right");
   const holds = placesFor(impose, page, job.sheet.printer.unprintable)?.places.length ?? 0;
+  const known = PAPERS.find(({ name }) => name === impose.paper.name);
   return (
     <div className="flex flex-col gap-3">
       <ChoiceList label="Pages to a sheet" value={impose.way} onChange={choose} choices={WAYS} />
       {impose.way !== "one" && (
         <div className="flex flex-col gap-2.5 border-t border-line pt-3">
           <div className="grid grid-cols-2 gap-2">
-            <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
-              Paper that the printer takes
-              <select
-                className={SELECT}
-                value={PAPERS.find(({ name }) => name === impose.paper.name)?.id ?? ""}
-                onChange={({ target }) => {
-                  const paper = PAPERS.find(({ id }) => id === target.value);
-                  if (paper) set({ paper: { name: paper.name, width: paper.width, height: paper.height } });
-                }}
-              >
-                <option value="">{impose.paper.name}</option>
-                {PAPERS.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
-              It lies
-              <select
-                className={SELECT}
-                value={impose.lie}
-                onChange={({ target }) => set({ lie: target.value as Impose["lie"] })}
-              >
-                {Object.entries(LIES).map(([lie, text]) => (
-                  <option key={lie} value={lie}>
-                    {text}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              label="Paper that the printer takes"
+              value={known?.id ?? ""}
+              choices={[
+                ...(known ? [] : [{ value: "", text: impose.paper.name }]),
+                ...PAPERS.map(({ id, name }) => ({ value: id, text: name })),
+              ]}
+              onChange={(id) => {
+                const { name, width, height } = paperById(id);
+                set({ paper: { name, width, height } });
+              }}
+            />
+            <SelectField label="It lies" value={impose.lie} choices={LIES} onChange={(lie) => set({ lie })} />
           </div>
           <SizeFields
             size={impose.paper}
             range={LIMITS.paper}
             words={words}
-            onChange={({ width, height }, gesture) =>
-              set(
-                {
-                  paper: {
-                    name: writeSize({ width, height }, { unit: words.unit, ppi: words.ppi, locale: LOCALE }),
-                    width,
-                    height,
-                  },
-                },
-                gesture,
-              )
-            }
+            onChange={(size, gesture) => set({ paper: typedPaper(size, words) }, gesture)}
           />
         </div>
       )}
-      {impose.way === "several" && <Several job={job} words={words} set={set} />}
-      {impose.way === "spreads" && (
-        <label className="flex items-center gap-2 text-[13.5px]">
-          The first page lies
-          <select
-            className={SELECT}
-            value={job.sheet.facing ?? "right"}
-            onChange={({ target }) =>
-              change({ do: "sheet", change: { facing: target.value as "left" | "right" } })
-            }
-          >
-            <option value="right">alone at the right</option>
-            <option value="left">at the left, beside the second</option>
-          </select>
-        </label>
-      )}
+      {impose.way === "several" && <Several impose={impose} words={words} set={set} />}
+      {impose.way === "spreads" && <FacingField facing={job.sheet.facing ?? "right"} />}
       {impose.way !== "one" && (
         <>
-          <label className="flex items-center gap-2 text-[13.5px]">
-            A PDF holds
-            <select
-              className={SELECT}
-              value={impose.pdf}
-              onChange={({ target }) => set({ pdf: target.value as Impose["pdf"] })}
-            >
-              <option value="sheets">the sheets as they are printed</option>
-              <option value="pages">the pages by themselves</option>
-            </select>
-          </label>
+          <SelectField
+            label="A PDF holds"
+            value={impose.pdf}
+            choices={PDFS}
+            onChange={(pdf) => set({ pdf })}
+          />
           <p role="status" className="text-[12.5px] text-ink-2">
             {sheets.length === 0
               ? "No page fits on this paper so."
-              : impose.way === "several"
-                ? `A sheet holds ${holds}; ${count(pages.length, "page")} make ${count(sheets.length, "sheet")}.`
-                : `${count(pages.length, "page")} make ${count(sheets.length, "sheet")}.`}
+              : `${impose.way === "several" ? `A sheet holds ${holds}; ` : ""}${count(pages.length, "page")} make ${count(sheets.length, "sheet")}.`}
           </p>
         </>
       )}
@@ -165,36 +112,27 @@ const spreadOf = ({ width, height }: { width: number; height: number }): Impose[
 });
 
 interface SeveralProps {
-  job: Job;
+  impose: Impose;
   words: PanelProps["words"];
   set(next: Partial<Impose>, gesture?: string): void;
 }
 
 /** How many pages there are on a sheet, in which order, and how far apart. */
-function Several({ job, words, set }: SeveralProps) {
-  const { impose } = job;
+function Several({ impose, words, set }: SeveralProps) {
   const { grid } = impose;
   return (
     <div className="flex flex-col gap-3">
-      <div className="flex flex-wrap gap-x-5 gap-y-1.5 text-[13.5px]">
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-accent"
-            checked={grid === null}
-            onChange={({ target }) => set({ grid: target.checked ? null : { columns: 1, rows: 2 } })}
-          />
-          As many as fit
-        </label>
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-accent"
-            checked={impose.mayTurn}
-            onChange={({ target }) => set({ mayTurn: target.checked })}
-          />
-          Pages may lie on their side
-        </label>
+      <div className="flex flex-wrap gap-x-5 gap-y-1.5">
+        <Check
+          label="As many as fit"
+          checked={grid === null}
+          onChange={(on) => set({ grid: on ? null : { columns: 1, rows: 2 } })}
+        />
+        <Check
+          label="Pages may lie on their side"
+          checked={impose.mayTurn}
+          onChange={(mayTurn) => set({ mayTurn })}
+        />
       </div>
       <div className="grid grid-cols-2 gap-2">
         {grid && (
@@ -236,18 +174,12 @@ function Several({ job, words, set }: SeveralProps) {
         onChange={(order) => set({ order })}
         choices={ORDERS}
       />
-      <label className="flex items-center gap-2 text-[13.5px]">
-        Marks to cut pages apart
-        <select
-          className={SELECT}
-          value={impose.marks}
-          onChange={({ target }) => set({ marks: target.value as Impose["marks"] })}
-        >
-          {["corner ticks", "crosses", "full lines", "none"].map((kind) => (
-            <option key={kind}>{kind}</option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Marks to cut pages apart"
+        value={impose.marks}
+        choices={MARK_KINDS}
+        onChange={(marks) => set({ marks })}
+      />
     </div>
   );
 }

@@ -10,7 +10,7 @@ const DRAWN: Record<MarkKind, string> = {
   none: "",
 };
 
-const KINDS: { value: MarkKind; text: string }[] = [
+export const MARK_KINDS: { value: MarkKind; text: string }[] = [
   { value: "corner ticks", text: "Corner ticks" },
   { value: "crosses", text: "Crosses" },
   { value: "full lines", text: "Full lines" },
@@ -28,7 +28,7 @@ export function MarksPanel({ job, words, change }: PanelProps) {
         label="Marks to cut by"
         value={marks.kind}
         onChange={(kind) => set({ kind })}
-        choices={KINDS.map((kind) => ({ ...kind, picture: <KindDrawing kind={kind.value} /> }))}
+        choices={MARK_KINDS.map((kind) => ({ ...kind, picture: <KindDrawing kind={kind.value} /> }))}
       />
       {marks.kind !== "none" && (
         <div className="grid grid-cols-2 gap-2">

@@ -1,7 +1,6 @@
 import { ChartColumn } from "lucide-react";
 import { useState } from "react";
-import { layOut, LIMITS, PAPERS, type Job, type Paper, type Size, writeSize } from "@wide-quilt/core";
-import { LOCALE } from "../../../../app/preferences.ts";
+import { layOut, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
 import { SearchField } from "../../../../ui/SearchField.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import type { PanelProps } from "./panel.tsx";
@@ -9,6 +8,7 @@ import { SizeFields } from "./SizeFields.tsx";
 import { useAppDispatch } from "../../../../app/store.ts";
 import { comparing } from "../../../../table/view.ts";
 import { button } from "../../../../ui/button.ts";
+import { typedPaper } from "./typedPaper.ts";
 import { TrimPanel } from "./TrimPanel.tsx";
 
 type SheetPaper = Job["sheet"]["paper"];
@@ -28,15 +28,7 @@ export function PaperPanel({ job, words, change }: PanelProps) {
   const { paper } = job.sheet;
   const set = (next: SheetPaper, gesture?: string) =>
     change({ do: "sheet", change: { paper: next } }, gesture);
-  const setSize = ({ width, height }: Size, gesture?: string) =>
-    set(
-      {
-        name: writeSize({ width, height }, { unit: words.unit, ppi: words.ppi, locale: LOCALE }),
-        width,
-        height,
-      },
-      gesture,
-    );
+  const setSize = (size: Size, gesture?: string) => set(typedPaper(size, words), gesture);
   const wanted = search.trim().toLowerCase();
   const found = PAPERS.filter(
     ({ name, alias }) => wanted === "" || `${name} ${alias ?? ""}`.toLowerCase().includes(wanted),
