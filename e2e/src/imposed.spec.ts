@@ -53,6 +53,7 @@ test("a page of 13 × 18 cm twice on A4, written as PDF and JPEG, and freed by i
   await test.step("the cut plan frees both", async () => {
     await page.getByRole("link", { name: "Cut plan" }).click();
     await expect(page.getByRole("heading", { name: "Cut plan" })).toBeVisible();
+    await expect(page.getByLabel("Only cut the finished sheet out, not its cells")).toHaveCount(0);
     // The last cut parts two pieces of 127 mm, or frees both of a stack.
     await expect(
       page
@@ -96,6 +97,12 @@ test("sixteen cards on two sheets of A4 so that cut stacks lie in order, undone 
   await page.keyboard.press("Escape");
   await expect(sum(page, "pages")).toHaveText("16");
   await expect(sum(page, "sheets")).toHaveText("2");
+  await test.step("nothing of the foot is cut off at 1024 × 700", async () => {
+    await page.setViewportSize({ width: 1024, height: 700 });
+    const units = (await page.getByLabel("Units").boundingBox())!;
+    expect(units.x + units.width).toBeLessThanOrEqual(1024);
+    await page.setViewportSize({ width: 1280, height: 800 });
+  });
   // First that pages may not turn, then the order of stacks: repeated, each page has a sheet of its own.
   for (let i = 0; i < 2; i++) await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(sum(page, "sheets")).toHaveText("16");

@@ -92,15 +92,17 @@ function Cuts({ id, job }: { id: string; job: Job }) {
               </select>
             </label>
           )}
-          <label className="flex items-center gap-2 text-[13.5px]">
-            <input
-              type="checkbox"
-              className="size-4 accent-accent"
-              checked={whole}
-              onChange={({ target }) => setWhole(target.checked)}
-            />
-            Only cut the finished sheet out, not its cells
-          </label>
+          {!sheet?.freed && (
+            <label className="flex items-center gap-2 text-[13.5px]">
+              <input
+                type="checkbox"
+                className="size-4 accent-accent"
+                checked={whole}
+                onChange={({ target }) => setWhole(target.checked)}
+              />
+              Only cut the finished sheet out, not its cells
+            </label>
+          )}
           <span className="grow" />
           <TrimmerFields />
         </div>

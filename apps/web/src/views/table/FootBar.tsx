@@ -29,7 +29,7 @@ export const FootBar = memo(function FootBar() {
   const number = useAppSelector((state) => selectShown(state)?.number ?? 0);
   const of = useAppSelector((state) => selectShown(state)?.of ?? 0);
   return (
-    <footer className="flex items-center gap-4 border-t border-line bg-white px-4 text-[12px] text-ink-2">
+    <footer className="flex items-center gap-4 border-t border-line max-[1100px]:gap-2 bg-white px-4 text-[12px] text-ink-2">
       <SheetTurner
         number={number}
         of={of}

@@ -45,6 +45,7 @@ function SheetList() {
     const { job } = state.openJob;
     return job !== null && (job.sheets.gone.length > 0 || Object.values(job.cells).some((cell) => cell.gone));
   });
+  const what = useAppSelector((state) => (state.openJob.job?.impose.way === "one" ? "Sheet" : "Page"));
   const names = sheets.map(({ id }) => id);
   const move = (index: number, by: 1 | -1) => {
     const order = [...names];
@@ -67,28 +68,28 @@ function SheetList() {
             >
               <Thumbnail sheet={sheet} drawn={index < MOST_PICTURES} />
               <span>
-                Sheet <span className="measure">{sheet.number}</span>
+                {what} <span className="measure">{sheet.number}</span>
                 <span className="block text-[12px] text-ink-2">
                   {sheet.cells.length === 1 ? "1 cell" : `${sheet.cells.length} cells`}, {sheet.stock.name}
                 </span>
               </span>
             </button>
             <IconButton
-              label={`Sheet ${sheet.number} earlier`}
+              label={`${what} ${sheet.number} earlier`}
               disabled={index === 0}
               onClick={() => move(index, -1)}
             >
               <ArrowUp size={14} aria-hidden />
             </IconButton>
             <IconButton
-              label={`Sheet ${sheet.number} later`}
+              label={`${what} ${sheet.number} later`}
               disabled={index === sheets.length - 1}
               onClick={() => move(index, 1)}
             >
               <ArrowDown size={14} aria-hidden />
             </IconButton>
             <IconButton
-              label={`Remove sheet ${sheet.number}`}
+              label={`Remove ${what.toLowerCase()} ${sheet.number}`}
               disabled={sheets.length === 1}
               onClick={() => {
                 const on = sheet.cells.map(({ key }) => key);
@@ -109,7 +110,7 @@ function SheetList() {
             dispatch(sheetTurned(Math.min(shown, names.length) + 1));
           }}
         >
-          <Plus size={14} aria-hidden /> Add a bare sheet
+          <Plus size={14} aria-hidden /> Add a bare {what.toLowerCase()}
         </button>
         {gone && (
           <button type="button" className={button.plain} onClick={() => dispatch(edit({ do: "bring back" }))}>
