@@ -1,3 +1,5 @@
+import { isTrue } from "./impose/index.ts";
+import type { Photos } from "./photo/index.ts";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -13,9 +15,8 @@ import { freshJob, layOut } from "./kinds/index.ts";
 import { mm, um } from "./length/index.ts";
 import { reportPeople } from "./people/index.ts";
 import { arrange } from "./plan/arrange.ts";
-import type { Photos } from "./plan/index.ts";
 import type { Face } from "./portrait/index.ts";
-import { isTrue, PRINTERS, printerOfJob } from "./printer/index.ts";
+import { PRINTERS, printerOfJob } from "./printer/index.ts";
 import { ruleById } from "./rules/index.ts";
 
 /**
@@ -156,14 +157,14 @@ const CLAIMS: Claim[] = [
   {
     says: "sheets for it are written so that sizes come out true",
     shownIn: "packages/core/src/check/rules/press.ts",
-    establishedBy: "packages/core/src/printer/forPrinter.ts",
+    establishedBy: "packages/core/src/impose/forPrinter.ts",
     holds: () => rules(job("copies", add("a"), scale(0.997))).includes("true-size"),
     fails: () => rules(job("copies", add("a"), scale(1))).includes("true-size"),
   },
   {
     says: "Sheets for it are written so that they come out true.",
     shownIn: "apps/web/src/views/sizes/ScaleFields.tsx",
-    establishedBy: "packages/core/src/printer/correct.ts",
+    establishedBy: "packages/core/src/impose/correct.ts",
     // Shown for a printer whose error was measured and is none of the paper’s.
     holds: () => !isTrue({ across: 0.997, down: 1 }),
     fails: () => !isTrue({ across: 1, down: 1 }),

@@ -12,6 +12,8 @@ export * from "./fit/index.ts";
 export * from "./pack/index.ts";
 export * from "./collage/index.ts";
 export * from "./cut/index.ts";
+export * from "./cuts/index.ts";
+export * from "./slots/index.ts";
 export * from "./crop/index.ts";
 export * from "./photo/index.ts";
 export * from "./rules/index.ts";

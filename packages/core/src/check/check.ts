@@ -1,7 +1,8 @@
+import type { Photos } from "../photo/index.ts";
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout, type TicketWords } from "../kinds/index.ts";
 import { imposed } from "../impose/index.ts";
-import type { Photos, SheetPlan } from "../plan/index.ts";
+import type { SheetPlan } from "../plan/index.ts";
 import type { Finding, FindingLevel, Rule } from "./finding.ts";
 import { collageCrop } from "./rules/collageCrop.ts";
 import { cropLoss } from "./rules/cropLoss.ts";

@@ -1,7 +1,8 @@
+import type { Photos } from "../photo/index.ts";
 import type { JobEdit } from "../edit/index.ts";
 import type { Job } from "../job/index.ts";
 import type { Layout, TicketWords } from "../kinds/index.ts";
-import type { Photos, SheetPlan } from "../plan/index.ts";
+import type { SheetPlan } from "../plan/index.ts";
 
 /** "wrong" spoils the print, "look" may, "right" is said because people ask. */
 export type FindingLevel = "wrong" | "look" | "right";

@@ -1,5 +1,6 @@
+import type { PhotoId } from "../job/parts.ts";
 import type { Picture } from "../crop/index.ts";
-import type { PhotoId, ShotName } from "../job/index.ts";
+import type { ShotName } from "../job/index.ts";
 import type { CellPlan } from "../plan/index.ts";
 import type { Inspection } from "./finding.ts";
 

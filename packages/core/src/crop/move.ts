@@ -1,5 +1,6 @@
+import type { Shot } from "./index.ts";
 import type { Size } from "../geometry/index.ts";
-import { LIMITS, type Shot } from "../job/index.ts";
+import { LIMITS } from "../job/limits.ts";
 import { leastScale, placePicture, type Picture, type PixelSize } from "./picture.ts";
 import type { Rect } from "../geometry/index.ts";
 

@@ -1,8 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { COMPUTED_SHOT, type Shot } from "../job/index.ts";
 import { mm, um } from "../length/index.ts";
-import { dragged, placePicture, scaled } from "./index.ts";
+import { dragged, placePicture, scaled, COMPUTED_SHOT, type Shot } from "./index.ts";
 
 const cell = { x: um(0), y: um(0), width: mm(35), height: mm(45) };
 const shot = (change: Partial<Shot> = {}): Shot => ({ photo: "p", ...COMPUTED_SHOT, ...change });

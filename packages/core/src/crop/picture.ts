@@ -1,6 +1,6 @@
+import type { Sits } from "./index.ts";
 import { area, overlap, turnedSize, type Quarter, type Rect, type Size } from "../geometry/index.ts";
 import { nearest, um, UM_PER_INCH } from "../length/index.ts";
-import type { Sits } from "../job/index.ts";
 
 /** A photo's size in pixels, after the turn its EXIF flag asks for. */
 export interface PixelSize {

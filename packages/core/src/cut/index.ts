@@ -1,5 +1,4 @@
 export { cutPlan, type AtStop, type CutPlan, type CutStep } from "./plan.ts";
 export { cutPlanCsv } from "./csv.ts";
-export { cutPlanOf, type CutSheet } from "./ofSheet.ts";
 export { nearestStraight } from "./nearest.ts";
 export { piecesInStack, TRIMMER_RANGES, USUAL_TRIMMER, type Trimmer } from "./trimmer.ts";

@@ -1,6 +1,5 @@
-import type { Job } from "../job/index.ts";
+import { type Job, styleOfAll } from "../job/index.ts";
 import { printerOfJob, type Printer } from "../printer/index.ts";
-import { styleOfAll } from "../style/index.ts";
 import { become, forAllKinds } from "./become.ts";
 import {
   addCells,

@@ -1,7 +1,8 @@
+import type { PhotoId } from "../job/parts.ts";
+import { COMPUTED_SHOT, type Shot, type Sits } from "../crop/index.ts";
 import {
   addedCell,
   addedSheet,
-  COMPUTED_SHOT,
   isAddedCell,
   isAddedSheet,
   numberedSheet,
@@ -13,11 +14,8 @@ import {
   type CellByHand,
   type CellName,
   type Job,
-  type PhotoId,
   type Place,
-  type Shot,
   type ShotName,
-  type Sits,
 } from "../job/index.ts";
 import { kindNamed, layOut, photoFlow, type Kind } from "../kinds/index.ts";
 import { um } from "../length/index.ts";

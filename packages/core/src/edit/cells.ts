@@ -1,6 +1,7 @@
+import type { PhotoId } from "../job/parts.ts";
+import { COMPUTED_SHOT, type Shot } from "../crop/index.ts";
 import {
   addedCell,
-  COMPUTED_SHOT,
   isAddedCell,
   numberedShot,
   photoCell,
@@ -10,9 +11,7 @@ import {
   type CellByHand,
   type CellName,
   type Job,
-  type PhotoId,
   type Place,
-  type Shot,
   type ShotName,
 } from "../job/index.ts";
 import { kindOf, layOut, photoFlow, type LaidCell, type Slot } from "../kinds/index.ts";

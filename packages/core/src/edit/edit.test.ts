@@ -1,3 +1,4 @@
+import type { Photos } from "../photo/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { NO_EDGES, overlap } from "../geometry/index.ts";
@@ -5,7 +6,6 @@ import { readJob, type Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { mm, um } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import type { Photos } from "../plan/index.ts";
 import { applyEdit, readEdit, sayEdit, standsOf, type JobEdit } from "./index.ts";
 
 const photo = (id: string) => ({ id, name: `${id}.jpg` });

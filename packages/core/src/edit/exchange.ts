@@ -1,4 +1,6 @@
-import { COMPUTED_SHOT, photoShot, shotNamed, type Job, type PhotoId, type Shot } from "../job/index.ts";
+import type { PhotoId } from "../job/parts.ts";
+import { COMPUTED_SHOT, type Shot } from "../crop/index.ts";
+import { photoShot, shotNamed, type Job } from "../job/index.ts";
 
 /**
  * The job with a photo standing in the place of another that comes by itself, and that one where the first was: every

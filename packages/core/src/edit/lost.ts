@@ -1,7 +1,6 @@
+import { COMPUTED_SHOT, isByHand } from "../crop/index.ts";
 import type { z } from "zod";
 import {
-  COMPUTED_SHOT,
-  isByHand,
   photoNumber,
   photoShot,
   type CellByHand,

@@ -1,12 +1,11 @@
+import type { PhotoId } from "../job/parts.ts";
+import { COMPUTED_SHOT, isByHand } from "../crop/index.ts";
 import {
-  COMPUTED_SHOT,
-  isByHand,
   photoNumber,
   photoShot,
   type CellByHand,
   type Job,
   type NewPhoto,
-  type PhotoId,
   type PhotoRef,
 } from "../job/index.ts";
 import { kindOf } from "../kinds/index.ts";

@@ -1,4 +1,4 @@
-import { fault, type JobFault } from "../job/read.ts";
+import { fault, type JobFault } from "../job/fault.ts";
 import { jobEditSchema, type JobEdit } from "./schema.ts";
 
 export type EditReading = { ok: true; edit: JobEdit } | { ok: false; faults: JobFault[] };

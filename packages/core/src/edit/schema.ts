@@ -1,20 +1,13 @@
+import { imposeSchema } from "../slots/index.ts";
 import { z } from "zod";
 import { blockSchema } from "../blocks/schema.ts";
 import { backdropSchema } from "../backdrop/schema.ts";
 import { faceSchema } from "../portrait/face.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
-import {
-  cellSchema,
-  finishSchema,
-  itemId,
-  jobSchema,
-  placeSchema,
-  sheetSchema,
-  shotSchema,
-} from "../job/schema.ts";
+import { cellSchema, finishSchema, itemId, jobSchema, placeSchema, sheetSchema } from "../job/schema.ts";
+import { shotSchema } from "../crop/schema.ts";
 import { LIMITS } from "../job/limits.ts";
 import { cellName, sheetName, shotName } from "../job/parts.ts";
-import { imposeSchema } from "../impose/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
 import { newPhotoSchema, photoMarksSchema, photoRefSchema, pickSchema } from "../stash/schema.ts";
 import { printerSchema } from "../printer/schema.ts";

@@ -1,3 +1,4 @@
+import type { Photos } from "../photo/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { check } from "../check/index.ts";
@@ -7,7 +8,7 @@ import { mm, um } from "../length/index.ts";
 import { AS_IT_IS } from "../look/index.ts";
 import { paperById } from "../paper/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import type { CellPlan, Photos } from "../plan/index.ts";
+import type { CellPlan } from "../plan/index.ts";
 import { isPicked } from "../stash/index.ts";
 import { applyEdit, diff, inverse, patched, type JobEdit, type Patch } from "./index.ts";
 

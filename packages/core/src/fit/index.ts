@@ -3,3 +3,4 @@ export { mostOf, type Cuts, type Most, type MostPlace, type MostQuestion } from 
 export { gridPlaces, holdsOf, type Holds } from "./holds.ts";
 export { evenBorder, type EvenBorder } from "./evenBorder.ts";
 export { mostByBounds } from "./bounds.ts";
+export { placedBlock, type BlockPlace } from "./placedBlock.ts";

@@ -22,3 +22,4 @@ export {
   type Size,
 } from "./rect.ts";
 export { placedRect, placedWhole, turnedBy, type Placement, type Quarter } from "./placement.ts";
+export { LIES, waysToLie, type Lie } from "./lie.ts";

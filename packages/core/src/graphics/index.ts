@@ -1,3 +1,12 @@
-export { pathData, type Ink, type PathInk, type PathStep, type PictureInk, type TextInk } from "./ink.ts";
+export {
+  pathData,
+  type Ink,
+  type Line,
+  type PathInk,
+  type PathStep,
+  type PictureInk,
+  type Stroke,
+  type TextInk,
+} from "./ink.ts";
 export { coverWith, placeIn, type Ground } from "./place.ts";
 export { ANCHORS, type Anchor, type Graphic, type GraphicRole, type GraphicSource } from "./schema.ts";

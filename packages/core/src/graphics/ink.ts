@@ -1,5 +1,5 @@
+import type { PhotoId } from "../job/parts.ts";
 import type { Rect } from "../geometry/index.ts";
-import type { PhotoId } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
 import type { SetText } from "../words/index.ts";
 import type { Graphic } from "./schema.ts";
@@ -37,7 +37,7 @@ export interface PathInk {
   kind: "path";
   commands: readonly PathStep[];
   fill: string | null;
-  stroke: { width: Um; colour: string } | null;
+  stroke: Line | null;
   /** What it lies in before it is turned about the middle of that by `turn` degrees clockwise. */
   box: Rect;
   turn: number;
@@ -47,3 +47,16 @@ export interface PathInk {
 /** A path as SVG and PDF write it (SVG 2, 9.3), with every figure put through `at`. */
 export const pathData = (commands: readonly PathStep[], at: (um: number) => number = (um) => um): string =>
   commands.map(([step, ...places]) => `${step}${places.map((place) => at(place)).join(" ")}`).join("");
+
+export interface Line {
+  width: Um;
+  colour: string;
+}
+
+/** A straight line along x or along y, `width` wide, half of it to each side. */
+export interface Stroke extends Line {
+  x1: Um;
+  y1: Um;
+  x2: Um;
+  y2: Um;
+}

@@ -1,15 +1,16 @@
+import { placesFor } from "../slots/index.ts";
+import { cutPlanOf } from "../cuts/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { check } from "../check/index.ts";
-import { cutPlanOf } from "../cut/index.ts";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
 import { contains, overlap, placedRect, placedWhole, type Quarter, type Rect } from "../geometry/index.ts";
-import { readJob, type Job } from "../job/index.ts";
+import { readJob, type Job, pagesOnSheets } from "../job/index.ts";
 import { freshJob, kindOf, layOut } from "../kinds/index.ts";
 import { mm, um } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { sums } from "../sums/index.ts";
-import { imposed, imposedPages, placesFor, toWrite } from "./index.ts";
+import { imposed, toWrite } from "./index.ts";
 
 const rect = (x: number, y: number, width: number, height: number): Rect => ({
   x: um(x),
@@ -112,7 +113,7 @@ describe("several pages to a sheet", () => {
         (count, order) => {
           const sizes = Array.from({ length: count }, () => ({ width: mm(85), height: mm(55) }));
           const job = freshJob("single", "Cards");
-          const all = imposedPages({ ...job, impose: { ...job.impose, way: "several", order } }, sizes);
+          const all = pagesOnSheets({ ...job, impose: { ...job.impose, way: "several", order } }, sizes);
           const on = all.map(({ slots }) => slots.map(({ page }) => page));
           const places = Math.max(...on.map((slots) => slots.length));
           const read =
@@ -144,7 +145,7 @@ describe("several pages to a sheet", () => {
         mayTurn: false,
       },
     });
-    const all = imposedPages(job, [
+    const all = pagesOnSheets(job, [
       { width: mm(100), height: mm(150) },
       { width: mm(150), height: mm(100) },
       { width: mm(90), height: mm(90) },

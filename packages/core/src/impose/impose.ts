@@ -1,3 +1,4 @@
+import { type PageSlot } from "../slots/index.ts";
 import {
   boundsOf,
   inside,
@@ -9,7 +10,7 @@ import {
   type Rect,
   type Size,
 } from "../geometry/index.ts";
-import { numberedSheet, type Job } from "../job/index.ts";
+import { numberedSheet, type Job, pagesOnSheets } from "../job/index.ts";
 import { edgePx, nearest, um } from "../length/index.ts";
 import { cutMarks } from "../marks/index.ts";
 import {
@@ -22,7 +23,6 @@ import {
   type SheetPlan,
 } from "../plan/index.ts";
 import { cutBack } from "../plan/image.ts";
-import { imposedPages, type Slot } from "./slots.ts";
 
 /**
  * The sheets that the printer is sent, from the pages of a job: each page where its slot has it, cut back to the middle
@@ -33,7 +33,7 @@ import { imposedPages, type Slot } from "./slots.ts";
 export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
   const { impose, sheet, finish } = job;
   if (impose.way === "one") return [...pages];
-  const sheets = imposedPages(
+  const sheets = pagesOnSheets(
     job,
     pages.map(({ trim }) => trim),
   );
@@ -83,7 +83,7 @@ export function facingIn({ impose, sheet, press }: Job): "left" | "right" | null
 /** The parts of a page where they come to lie, seen as far as the middle to its neighbours. */
 function onSheet(
   page: SheetPlan,
-  { at }: Slot,
+  { at }: PageSlot,
   index: number,
   freed: readonly Rect[],
   whole: Rect,

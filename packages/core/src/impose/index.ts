@@ -1,3 +1,3 @@
 export { facingIn, imposed, toWrite } from "./impose.ts";
-export { imposedPages, placesFor, type Imposed, type Slot as PageSlot } from "./slots.ts";
-export type { Impose } from "./schema.ts";
+export { corrected, isTrue } from "./correct.ts";
+export { forPrinter } from "./forPrinter.ts";

@@ -5,22 +5,12 @@ export {
   type CellByHand,
   type Finish,
   type Job,
-  type MarkKind,
-  type PhotoId,
   type Place,
   type SheetSetup,
-  type Shot,
-  type Turn,
 } from "./schema.ts";
-export { COMPUTED_SHOT, isByHand, shotNamed, type Sits } from "./shots.ts";
-export {
-  jobJsonSchema,
-  readJob,
-  readStyle,
-  type JobFault,
-  type JobReading,
-  type StyleReading,
-} from "./read.ts";
+export type { JobFault } from "./fault.ts";
+export { shotNamed } from "./shots.ts";
+export { jobJsonSchema, readJob, readStyle, type JobReading, type StyleReading } from "./read.ts";
 export {
   addedCell,
   addedSheet,
@@ -41,5 +31,10 @@ export {
   type SheetName,
   type ShotName,
 } from "./names.ts";
+export type { PhotoId } from "./parts.ts";
+export { finishedSheet, layoutArea } from "./area.ts";
+export { pagesOnSheets } from "./onSheets.ts";
+export { paperPrice } from "./paperPrice.ts";
+export { styleOfAll, styleOfCell } from "./worn.ts";
 export { sheetOrder } from "./sheetOrder.ts";
 export type { NewPhoto, PhotoRef } from "../stash/schema.ts";

@@ -1,7 +1,7 @@
+import { EACH_ITS_SHEET } from "../slots/index.ts";
 import { EVERY_PHOTO } from "../stash/schema.ts";
 import { USUAL_PRESS } from "../press/schema.ts";
 import { PLAIN, SHIPPED_CURRENCY } from "../printer/schema.ts";
-import { EACH_ITS_SHEET } from "../impose/usual.ts";
 import { BARE } from "../style/schema.ts";
 import { JOB_VERSION } from "./schema.ts";
 

@@ -54,6 +54,8 @@ export const photoId = z
   .max(128)
   .describe("BLAKE3 of the photo file in hexadecimal, or any name unique in this file");
 
+export type PhotoId = string;
+
 export const paper = z
   .strictObject({
     name,

@@ -1,15 +1,8 @@
 import { z } from "zod";
+import { fault, type JobFault } from "./fault.ts";
 import { migrate } from "./migrate.ts";
 import { styleChangeSchema, type StyleChange } from "../style/schema.ts";
 import { jobSchema, type Job } from "./schema.ts";
-
-/** One thing that is wrong in a job file. */
-export interface JobFault {
-  /** Where it stands: "ticket.size.width". Empty for the file as a whole. */
-  field: string;
-  /** A sentence a person understands. */
-  why: string;
-}
 
 export type JobReading = { ok: true; job: Job } | { ok: false; faults: JobFault[] };
 
@@ -41,19 +34,3 @@ export const jobJsonSchema = (): Record<string, unknown> => ({
   ...(z.toJSONSchema(jobSchema, { target: "draft-2020-12" }) as Record<string, unknown>),
   title: "Wide Quilt job",
 });
-
-/** What a schema found wrong, in a sentence. */
-export function fault(issue: z.core.$ZodIssue): JobFault {
-  if (issue.code === "invalid_union") {
-    // Of what it could have been, the one that comes nearest says what is wrong.
-    const inner = issue.errors.flat().sort((a, b) => b.path.length - a.path.length)[0];
-    if (inner) return fault({ ...inner, path: [...issue.path, ...inner.path] } as z.core.$ZodIssue);
-  }
-  const field = issue.path.join(".");
-  const what = field === "" ? "It" : `“${field}”`;
-  if (issue.code === "unrecognized_keys") {
-    return { field, why: `${what} has something that does not belong there: ${issue.keys.join(", ")}.` };
-  }
-  const why = issue.message.startsWith("must") ? issue.message : `is not right: ${issue.message}`;
-  return { field, why: `${what} ${why}.` };
-}

@@ -1,13 +1,16 @@
+import { imposeSchema } from "../slots/index.ts";
 import { z } from "zod";
 import { ticketSchema } from "../kinds/tickets.ts";
 import { UNITS } from "../length/index.ts";
+import { LIES } from "../geometry/index.ts";
 import { LIMITS } from "./limits.ts";
 import { blockSchema } from "../blocks/schema.ts";
 import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
-import { imposeSchema } from "../impose/schema.ts";
 import { graphicSchema } from "../graphics/schema.ts";
 import { pressSchema } from "../press/schema.ts";
 import { printerSetupSchema } from "../printer/schema.ts";
+import { marksSchema } from "../marks/schema.ts";
+import { shotSchema } from "../crop/schema.ts";
 import { faceSchema } from "../portrait/face.ts";
 import { photoRefSchema, pickSchema } from "../stash/schema.ts";
 import { styleChangeSchema, styleSchema, wornSchema } from "../style/schema.ts";
@@ -20,9 +23,7 @@ export const JOB_VERSION = 7;
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
   paper,
-  lie: z
-    .enum(["most", "portrait", "landscape"])
-    .describe("How the paper lies; “most” for whichever fits more"),
+  lie: z.enum(LIES).describe("How the paper lies; “most” for whichever fits more"),
   trim: size(LIMITS.trim, "Finished sheet as it lies")
     .nullable()
     .describe("A finished sheet smaller than its paper, in the middle of it; null for the paper itself"),
@@ -48,39 +49,12 @@ export const sheetSchema = z.strictObject({
 
 /** Lines that are printed to cut by. */
 export const finishSchema = z.strictObject({
-  marks: z.strictObject({
-    kind: z.enum(["corner ticks", "crosses", "full lines", "none"]),
-    length: length(LIMITS.markLength, "Length of a tick or of the arm of a cross"),
-    width: length(LIMITS.line, "Line width of the marks"),
-    colour,
-  }),
+  marks: marksSchema,
   outline: z
     .strictObject({ width: length(LIMITS.line, "Line width of the outline"), colour })
     .nullable()
     .describe("A thin line centred on the finished edge"),
   slack: length(LIMITS.slack, "How far the image runs on past the finished edge"),
-});
-
-/** How a photo sits in the cells of one shot. */
-export const shotSchema = z.strictObject({
-  photo: photoId.nullable().describe("The photo that was put there; null for the one that comes by itself"),
-  fit: z.enum(["fill", "whole", "free"]),
-  scale: z
-    .number()
-    .min(LIMITS.scale.least)
-    .max(LIMITS.scale.most)
-    .describe("1 covers the cell exactly; ignored for a whole photo"),
-  centre: z
-    .strictObject({ x: z.number().min(-5).max(6), y: z.number().min(-5).max(6) })
-    .describe("The point of the photo that lies at the middle of the cell, 0…1 from left and top"),
-  turn: z
-    .union([z.literal("suit"), z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
-    .describe("Degrees clockwise, or “suit” to lie on its side where that shows more of the photo"),
-  level: z
-    .number()
-    .min(-45, "must be at least −45°")
-    .max(45, "must be at most 45°")
-    .describe("Turned by this about the middle of its cell, to level eyes or a horizon; degrees clockwise"),
 });
 
 /** Where a cell was put by hand. */
@@ -198,10 +172,6 @@ export type Place = z.infer<typeof placeSchema>;
 export type CellByHand = z.infer<typeof cellSchema>;
 export type SheetSetup = z.infer<typeof sheetSchema>;
 export type Finish = z.infer<typeof finishSchema>;
-export type MarkKind = Finish["marks"]["kind"];
-export type Shot = z.infer<typeof shotSchema>;
-export type Turn = Shot["turn"];
 export type Job = z.infer<typeof jobSchema>;
 /** What a job that is of another kind now keeps of a kind. */
 export type Aside = NonNullable<Job["aside"][keyof Job["aside"]]>;
-export type PhotoId = string;

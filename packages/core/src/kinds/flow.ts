@@ -1,3 +1,4 @@
+import type { PhotoId } from "../job/parts.ts";
 import {
   numberedShot,
   photoCell,
@@ -5,7 +6,6 @@ import {
   photoShot,
   shotNumber,
   type Job,
-  type PhotoId,
   type PhotoRef,
   type ShotName,
 } from "../job/index.ts";

@@ -1,5 +1,5 @@
+import { EACH_ITS_SHEET } from "../slots/index.ts";
 import { evenEdges } from "../geometry/index.ts";
-import { EACH_ITS_SHEET } from "../impose/usual.ts";
 import { JOB_VERSION, type Job } from "../job/index.ts";
 import { mm, nearest, um, UM_PER_INCH, type Unit } from "../length/index.ts";
 import { paperById, prefersLetter } from "../paper/index.ts";

@@ -1,8 +1,6 @@
 export type { FreshFrom, JobKind, TicketPart, TicketWords } from "./kind.ts";
 export type { LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
-export { placedBlock } from "./block.ts";
-export { finishedSheet, layoutArea, waysToLie } from "./area.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";

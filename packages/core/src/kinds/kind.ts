@@ -1,5 +1,5 @@
+import type { Photos } from "../photo/index.ts";
 import type { Job, NewPhoto, PhotoRef, ShotName } from "../job/index.ts";
-import type { Photos } from "../plan/index.ts";
 import type { Um } from "../length/index.ts";
 import type { DocumentRule } from "../rules/index.ts";
 import type { StyleChange } from "../style/index.ts";

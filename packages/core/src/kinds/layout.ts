@@ -1,6 +1,6 @@
+import type { Stroke } from "../graphics/index.ts";
 import type { Quarter, Rect, Size } from "../geometry/index.ts";
 import type { CellName, SheetName, SheetSetup } from "../job/index.ts";
-import type { Stroke } from "../plan/index.ts";
 import type { Slot } from "./flow.ts";
 import type { Type } from "../words/index.ts";
 

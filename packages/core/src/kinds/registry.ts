@@ -1,5 +1,5 @@
+import type { Photos } from "../photo/index.ts";
 import type { Job } from "../job/index.ts";
-import type { Photos } from "../plan/index.ts";
 import { contact } from "./contact/index.ts";
 import { collage } from "./collage/index.ts";
 import { copies } from "./copies/index.ts";

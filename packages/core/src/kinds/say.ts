@@ -1,10 +1,8 @@
-import { areEven, NO_EDGES, type Edges } from "../geometry/index.ts";
-import type { Job } from "../job/index.ts";
+import { placesFor } from "../slots/index.ts";
+import { areEven, NO_EDGES, type Edges, waysToLie } from "../geometry/index.ts";
+import { type Job, styleOfAll, finishedSheet } from "../job/index.ts";
 import { writeLength, writeNumber, writeSize, type WriteOptions } from "../length/index.ts";
 import { isAsItIs } from "../look/index.ts";
-import { placesFor } from "../impose/slots.ts";
-import { styleOfAll } from "../style/index.ts";
-import { finishedSheet, waysToLie } from "./area.ts";
 import type { TicketPart, TicketWords } from "./kind.ts";
 
 /** How figures of a job are written. */

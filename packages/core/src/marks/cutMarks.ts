@@ -1,7 +1,7 @@
 import { bottom, right, type Rect, type Size } from "../geometry/index.ts";
 import { um, type Um } from "../length/index.ts";
-import type { Finish } from "../job/index.ts";
-import type { Stroke } from "../plan/index.ts";
+import type { Stroke } from "../graphics/index.ts";
+import type { Marks } from "./schema.ts";
 
 /** Clear paper between the end of a mark and a photo, so that no ink of a mark touches an image. */
 const CLEARANCE = um(250);
@@ -40,7 +40,7 @@ interface CutLine {
  * Every kind is first drawn as if there were no photos; then the image rectangles, a clearance around them, are
  * taken away. So a tick in a gap is as long as the gap lets it be.
  */
-export function cutMarks(paper: Size, cells: readonly Marked[], marks: Finish["marks"]): Stroke[] {
+export function cutMarks(paper: Size, cells: readonly Marked[], marks: Marks): Stroke[] {
   if (marks.kind === "none" || cells.length === 0) return [];
   const strokes: Stroke[] = [];
   for (const line of cutLines(paper, cells, marks)) {
@@ -55,11 +55,7 @@ export function cutMarks(paper: Size, cells: readonly Marked[], marks: Finish["m
 }
 
 /** Every distinct line through finished edges, with the stretches that the kind of mark asks for. */
-function cutLines(
-  paper: Size,
-  cells: readonly { finished: Rect }[],
-  { kind, length }: Finish["marks"],
-): CutLine[] {
+function cutLines(paper: Size, cells: readonly { finished: Rect }[], { kind, length }: Marks): CutLine[] {
   const lines = new Map<string, CutLine>();
   const want = (along: "x" | "y", at: Um, from: number, to: number) => {
     const key = along + at;
@@ -138,12 +134,7 @@ function without(wanted: Span[], blocked: Span[]): Span[] {
   return free;
 }
 
-function stroke(
-  { along, at }: CutLine,
-  from: number,
-  to: number,
-  { width, colour }: Finish["marks"],
-): Stroke {
+function stroke({ along, at }: CutLine, from: number, to: number, { width, colour }: Marks): Stroke {
   return along === "x"
     ? { x1: um(from), y1: at, x2: um(to), y2: at, width, colour }
     : { x1: at, y1: um(from), x2: at, y2: um(to), width, colour };

@@ -1,1 +1,2 @@
 export { cutMarks } from "./cutMarks.ts";
+export type { MarkKind, Marks } from "./schema.ts";

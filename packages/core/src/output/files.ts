@@ -1,7 +1,8 @@
+import type { Photos } from "../photo/index.ts";
 import { numberedShot, type Job, type ShotName } from "../job/index.ts";
 import { personName } from "../kinds/index.ts";
 import { fieldSources } from "../plan/sources.ts";
-import type { Photos, SheetPlan } from "../plan/index.ts";
+import type { SheetPlan } from "../plan/index.ts";
 import { fill } from "../words/index.ts";
 
 /** A file that is written. */

@@ -1,10 +1,10 @@
+import type { Photos } from "../photo/index.ts";
 import { describe, expect, it } from "vitest";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
 import type { Job, Place } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
 import { mm } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import type { Photos } from "../plan/index.ts";
 import { PATTERN_VERSION, readPattern, withoutPhotos, writePattern } from "./index.ts";
 
 const strip = () => {

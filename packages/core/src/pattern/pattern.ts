@@ -1,5 +1,6 @@
+import type { JobFault } from "../job/fault.ts";
 import { z } from "zod";
-import { readJob, type Job, type JobFault } from "../job/index.ts";
+import { readJob, type Job } from "../job/index.ts";
 import { withoutPhotos } from "./withoutPhotos.ts";
 
 /** Version of the pattern file that this program writes. The job inside has a version of its own. */

@@ -1,5 +1,5 @@
+import { COMPUTED_SHOT, type Shot } from "../crop/index.ts";
 import {
-  COMPUTED_SHOT,
   isAddedCell,
   numberedShot,
   photoNumber,
@@ -7,7 +7,6 @@ import {
   type CellByHand,
   type CellName,
   type Job,
-  type Shot,
   type ShotName,
 } from "../job/index.ts";
 import { kindOf, layOut } from "../kinds/index.ts";

@@ -1,7 +1,9 @@
-import { numberedShot, type Job, type PhotoId, type ShotName } from "../job/index.ts";
+import type { Photos } from "../photo/index.ts";
+import type { PhotoId } from "../job/parts.ts";
+import { numberedShot, type Job, type ShotName } from "../job/index.ts";
 import { personName, quantityOf, ruleFor, type Person } from "../kinds/index.ts";
 import { writeMeasure, type WriteOptions, um } from "../length/index.ts";
-import { uprightPiece, type CellPlan, type Photos, type SheetPlan } from "../plan/index.ts";
+import { uprightPiece, type CellPlan, type SheetPlan } from "../plan/index.ts";
 import {
   FIGURE_WORDS,
   measureFace,

@@ -1,7 +1,8 @@
+import type { Photos } from "../photo/index.ts";
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout } from "../kinds/index.ts";
 import { buildPlan } from "./build.ts";
-import type { Photos, SheetPlan } from "./types.ts";
+import type { SheetPlan } from "./types.ts";
 
 /**
  * Sets a job out on sheets. Pure: the same job and photos always give the same plan, on the screen, on the server

@@ -1,35 +1,41 @@
-import { grown, inside, NO_EDGES, overlap, rectOf, type Edges, type Size } from "../geometry/index.ts";
+import type { Stroke } from "../graphics/index.ts";
+import type { Photos } from "../photo/index.ts";
+import { isByHand } from "../crop/index.ts";
+import {
+  grown,
+  inside,
+  NO_EDGES,
+  overlap,
+  rectOf,
+  type Edges,
+  type Size,
+  waysToLie,
+} from "../geometry/index.ts";
 import {
   isAddedCell,
-  isByHand,
   photoNumber,
   sheetOrder,
   type Job,
   type Place,
   type SheetName,
   type ShotName,
-} from "../job/index.ts";
-import {
   finishedSheet,
-  photoFlow,
-  waysToLie,
-  type LaidCell,
-  type LaidSheet,
-  type Layout,
-  type Slot,
-} from "../kinds/index.ts";
+  styleOfAll,
+  styleOfCell,
+  pagesOnSheets,
+} from "../job/index.ts";
+import { photoFlow, type LaidCell, type LaidSheet, type Layout, type Slot } from "../kinds/index.ts";
 import { edgePx, nearest, um } from "../length/index.ts";
-import { imposedPages } from "../impose/slots.ts";
 import { cutMarks } from "../marks/index.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
-import { STYLE_PARTS, styleOfAll, styleOfCell } from "../style/index.ts";
+import { STYLE_PARTS } from "../style/index.ts";
 import { cellInk } from "./cellInk.ts";
 import { framed } from "./framed.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
 import { backingInk, graphicsByRole, sheetInk } from "./sheetInk.ts";
 import { fieldSources, type Place as PageOfJob } from "./sources.ts";
-import type { CellPlan, Photos, SheetPlan, Stroke } from "./types.ts";
+import type { CellPlan, SheetPlan } from "./types.ts";
 
 /** A cell before its photo: as it was laid, or put by hand. */
 interface Standing extends LaidCell {
@@ -70,7 +76,7 @@ function sheetsOf(
 ): (page: number) => Pick<PageOfJob, "sheet" | "sheets"> {
   if (impose.way === "one") return (page) => ({ sheet: page + 1, sheets: laid.length });
   const pages = laid.map(({ lying }) => finishedSheet(sheet, lying));
-  const sheets = imposedPages({ impose, sheet }, pages);
+  const sheets = pagesOnSheets({ impose, sheet }, pages);
   return (page) => ({
     sheet: sheets.findIndex(({ slots }) => slots.some((slot) => slot.page === page)) + 1,
     sheets: sheets.length,

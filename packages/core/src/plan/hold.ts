@@ -1,6 +1,7 @@
+import type { Photos } from "../photo/index.ts";
 import type { Hold } from "../crop/index.ts";
 import { uprightPiece } from "./piece.ts";
-import type { CellPlan, Photos } from "./types.ts";
+import type { CellPlan } from "./types.ts";
 
 /** Takes hold of the photo in a cell, to move or scale it; null for a cell without one. */
 export function holdOf(photos: Photos, cell: CellPlan): Hold | null {

@@ -1,7 +1,7 @@
 import { turnedBy, type Quarter, type Rect } from "../geometry/index.ts";
-import type { Ink, PathStep } from "../graphics/index.ts";
+import type { Ink, PathStep, Stroke } from "../graphics/index.ts";
 import { um } from "../length/index.ts";
-import type { CellPlan, GroundPlan, Stroke } from "./types.ts";
+import type { CellPlan, GroundPlan } from "./types.ts";
 
 /** How the parts of a plan are put elsewhere. */
 export interface Move {

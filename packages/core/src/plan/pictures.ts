@@ -1,21 +1,22 @@
-import { placePicture, type Picture, type PixelSize } from "../crop/index.ts";
-import { onItsSide, turnedBy, type Rect } from "../geometry/index.ts";
+import type { Photos } from "../photo/index.ts";
+import type { PhotoId } from "../job/parts.ts";
 import {
+  placePicture,
+  type Picture,
+  type PixelSize,
   COMPUTED_SHOT,
   isByHand,
-  shotNamed,
-  type Job,
-  type PhotoId,
-  type ShotName,
   type Sits,
-} from "../job/index.ts";
+} from "../crop/index.ts";
+import { onItsSide, turnedBy, type Rect } from "../geometry/index.ts";
+import { shotNamed, type Job, type ShotName } from "../job/index.ts";
 import { kindOf, type Slot } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
 import { placeFace, type Face } from "../portrait/index.ts";
 import { remembered } from "../remembered.ts";
 import type { DocumentRule } from "../rules/index.ts";
 import { uprightPiece, type UprightPiece } from "./piece.ts";
-import type { CellPlan, Photos } from "./types.ts";
+import type { CellPlan } from "./types.ts";
 
 /**
  * Places photos in cells. Cells of one shot and size are placed once, at the origin, and moved to every place: they are

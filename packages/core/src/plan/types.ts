@@ -1,20 +1,13 @@
-import type { Picture } from "../crop/index.ts";
+import type { PhotoId } from "../job/parts.ts";
+import type { Picture, Sits } from "../crop/index.ts";
 import type { BackdropFill } from "../backdrop/index.ts";
 import type { Edges, Quarter, Rect, Size } from "../geometry/index.ts";
-import type { Ink } from "../graphics/index.ts";
-import type { CellName, PhotoId, SheetName, SheetSetup, ShotName, Sits } from "../job/index.ts";
+import type { Ink, Line, Stroke } from "../graphics/index.ts";
+import type { CellName, SheetName, SheetSetup, ShotName } from "../job/index.ts";
 import type { Um } from "../length/index.ts";
 import type { Look } from "../look/index.ts";
-import type { PhotoRecord } from "../photo/index.ts";
 import type { Strength } from "../press/sharpen.ts";
 import type { Band, StylePart } from "../style/index.ts";
-
-/** What the plan needs to know of a photo: its size in pixels after the turn its EXIF flag asks for, and its words. */
-export type PhotoFacts = Pick<PhotoRecord, "width" | "height"> &
-  Partial<Pick<PhotoRecord, "exposure" | "title">>;
-
-/** The photos a job may use, by id. A photo that is missing here is planned as missing, not as an error. */
-export type Photos = Readonly<Record<PhotoId, PhotoFacts>>;
 
 /**
  * One sheet, ready to be painted: everything is decided, in the order of painting. Screen, pixels and PDF are all
@@ -110,17 +103,4 @@ export interface CellPlan {
   /** Whether its place was set by hand. */
   placed: boolean;
   locked: boolean;
-}
-
-export interface Line {
-  width: Um;
-  colour: string;
-}
-
-/** A straight line along x or along y, `width` wide, half of it to each side. */
-export interface Stroke extends Line {
-  x1: Um;
-  y1: Um;
-  x2: Um;
-  y2: Um;
 }

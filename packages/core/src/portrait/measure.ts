@@ -1,6 +1,5 @@
-import { placePicture, type PixelSize } from "../crop/index.ts";
+import { placePicture, type PixelSize, type Sits } from "../crop/index.ts";
 import type { Rect } from "../geometry/index.ts";
-import type { Sits } from "../job/index.ts";
 import type { DocumentRule, RuleSpan } from "../rules/index.ts";
 import { crownFor, eyesOffLevel } from "./upright.ts";
 import type { Face, FacePoint } from "./face.ts";

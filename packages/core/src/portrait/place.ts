@@ -1,6 +1,5 @@
-import { leaning, type PixelSize } from "../crop/index.ts";
+import { leaning, type PixelSize, type Sits } from "../crop/index.ts";
 import type { Rect } from "../geometry/index.ts";
-import type { Sits } from "../job/index.ts";
 import type { DocumentRule, RuleSpan } from "../rules/index.ts";
 import type { Face } from "./face.ts";
 import { leastLinear, leastSquares, type Limit, type Wish } from "./linear.ts";

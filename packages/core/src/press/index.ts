@@ -16,4 +16,3 @@ export {
   type PrintSetup,
 } from "./schema.ts";
 export { sharpening, STRENGTHS, type Sharpening, type Strength } from "./sharpen.ts";
-export { inkOfPieces, inkOfSheet, inkOnPieces, type InkPrice } from "./ink.ts";

@@ -1,2 +1,2 @@
 export { price, type Price } from "./price.ts";
-export { paperPrice } from "./paperPrice.ts";
+export { inkOfPieces, inkOfSheet, inkOnPieces, type InkPrice } from "./ink.ts";

@@ -1,6 +1,5 @@
-import type { Job } from "../job/index.ts";
+import { type Job, paperPrice } from "../job/index.ts";
 import type { SheetPlan } from "../plan/index.ts";
-import { paperPrice } from "./paperPrice.ts";
 
 /** What sheets cost, in the unit that the printer's price was given in; not rounded. */
 export interface Price {

@@ -1,5 +1,3 @@
-export { corrected, isTrue } from "./correct.ts";
-export { forPrinter } from "./forPrinter.ts";
 export { printerOfJob } from "./ofJob.ts";
 export { PRINTERS } from "./printers.ts";
 export { readPrinters, withCurrency } from "./read.ts";

@@ -1,3 +1,4 @@
+import { corrected } from "../impose/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { applyEdit } from "../edit/index.ts";
@@ -5,7 +6,7 @@ import { readJob, type Job } from "../job/index.ts";
 import { freshJob, rulerLengths } from "../kinds/index.ts";
 import { mm } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { corrected, PRINTERS, readPrinters, scaleError } from "./index.ts";
+import { PRINTERS, readPrinters, scaleError } from "./index.ts";
 
 const badges: Job = applyEdit(freshJob("copies", "Badges"), {
   do: "add photos",

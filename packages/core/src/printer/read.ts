@@ -1,4 +1,4 @@
-import { fault } from "../job/read.ts";
+import { fault } from "../job/fault.ts";
 import { printersFileSchema, SHIPPED_CURRENCY, type Printer } from "./schema.ts";
 
 export type PrintersReading = { ok: true; printers: Printer[] } | { ok: false; why: string };

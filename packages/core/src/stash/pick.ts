@@ -1,5 +1,5 @@
+import type { Photos } from "../photo/index.ts";
 import type { Job } from "../job/index.ts";
-import type { Photos } from "../plan/index.ts";
 import type { PhotoRef, Pick } from "./schema.ts";
 
 type Compare = (a: PhotoRef, b: PhotoRef) => number;

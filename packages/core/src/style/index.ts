@@ -10,4 +10,3 @@ export {
   type StylePart,
   type Worn,
 } from "./schema.ts";
-export { styleOfAll, styleOfCell } from "./worn.ts";

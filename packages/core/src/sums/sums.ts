@@ -1,9 +1,10 @@
+import type { Photos } from "../photo/index.ts";
 import { area, bottom, right, type Edges } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout, type LayoutSums } from "../kinds/index.ts";
 import { um } from "../length/index.ts";
 import { imposed } from "../impose/index.ts";
-import { piecesArea, type Photos, type SheetPlan } from "../plan/index.ts";
+import { piecesArea, type SheetPlan } from "../plan/index.ts";
 import { around } from "../plan/tilt.ts";
 import { price, type Price } from "../price/index.ts";
 

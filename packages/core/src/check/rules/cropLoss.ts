@@ -1,6 +1,5 @@
-import { placePicture } from "../../crop/index.ts";
+import { placePicture, type Turn } from "../../crop/index.ts";
 import { writeNumber } from "../../length/index.ts";
-import type { Turn } from "../../job/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf, shownShots, type ShownShot } from "../shots.ts";
 

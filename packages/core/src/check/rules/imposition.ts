@@ -1,4 +1,4 @@
-import { imposedPages } from "../../impose/index.ts";
+import { pagesOnSheets } from "../../job/index.ts";
 import { um, writeMeasure, writeSize } from "../../length/index.ts";
 import type { Finding, Rule } from "../finding.ts";
 
@@ -7,7 +7,7 @@ export const imposition: Rule = ({ job, sheets, words }) => {
   const { impose, sheet } = job;
   if (impose.way === "one" || sheets.length === 0) return [];
   const writing = { ...words, ppi: sheet.ppi };
-  const on = imposedPages(
+  const on = pagesOnSheets(
     job,
     sheets.map(({ trim }) => trim),
   );

@@ -1,6 +1,6 @@
+import { isByHand } from "../../crop/index.ts";
 import { lostIn, type Lost } from "../../edit/index.ts";
 import {
-  isByHand,
   photoCell,
   photoNumber,
   photoShot,

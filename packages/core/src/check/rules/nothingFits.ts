@@ -1,7 +1,7 @@
 import { fitGrid } from "../../fit/index.ts";
-import { area } from "../../geometry/index.ts";
-import type { Job } from "../../job/index.ts";
-import { layoutArea, waysToLie, type TicketOf } from "../../kinds/index.ts";
+import { area, waysToLie } from "../../geometry/index.ts";
+import { type Job, layoutArea } from "../../job/index.ts";
+import { type TicketOf } from "../../kinds/index.ts";
 import { writeSize } from "../../length/index.ts";
 import { PAPERS } from "../../paper/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";

@@ -1,6 +1,6 @@
+import { isTrue } from "../../impose/index.ts";
 import { isDrawing } from "../../press/index.ts";
 import { um, writeLength, writeNumber, type Um } from "../../length/index.ts";
-import { isTrue } from "../../printer/index.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { keysOf } from "../shots.ts";
 

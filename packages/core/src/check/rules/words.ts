@@ -1,9 +1,9 @@
+import { styleOfAll } from "../../job/index.ts";
 import { contains, onItsSideAbout, overlap } from "../../geometry/index.ts";
 import type { Ink } from "../../graphics/index.ts";
 import { fontById, FONTS, linesHeight, missingSigns, unknownFields, type FontId } from "../../words/index.ts";
 import { um, writeLength } from "../../length/index.ts";
 import { AWAY } from "../../plan/index.ts";
-import { styleOfAll } from "../../style/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 
 /** Words that would not come out as they were meant: signs without a shape, text cut off, fields that do not exist. */

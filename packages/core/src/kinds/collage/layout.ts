@@ -1,3 +1,4 @@
+import type { Photos } from "../../photo/index.ts";
 import {
   byCounts,
   filled,
@@ -7,7 +8,7 @@ import {
   writeTree,
   type WholeQuestion,
 } from "../../collage/index.ts";
-import { grown, rectOf, type Rect, type Size } from "../../geometry/index.ts";
+import { grown, rectOf, type Rect, type Size, waysToLie } from "../../geometry/index.ts";
 import {
   LIMITS,
   numberedSheet,
@@ -16,11 +17,10 @@ import {
   placeCell,
   placeNumber,
   type Job,
+  layoutArea,
 } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
-import type { Photos } from "../../plan/index.ts";
 import { remembered } from "../../remembered.ts";
-import { layoutArea, waysToLie } from "../area.ts";
 import { isOut, photoFlow, waitingSlot, type Flowing } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";

@@ -1,10 +1,8 @@
-import { bottom, type Rect, type Size } from "../../geometry/index.ts";
-import { numberedSheet, type Job } from "../../job/index.ts";
+import type { Photos } from "../../photo/index.ts";
+import { bottom, type Rect, type Size, waysToLie } from "../../geometry/index.ts";
+import { numberedSheet, type Job, styleOfAll, layoutArea } from "../../job/index.ts";
 import { mm, nearest, um } from "../../length/index.ts";
-import type { Photos } from "../../plan/index.ts";
-import { styleOfAll } from "../../style/index.ts";
 import { linesHeight, type Type } from "../../words/index.ts";
-import { layoutArea, waysToLie } from "../area.ts";
 import type { LaidCell, LaidSheet, LaidWords, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 import { sectionsOf, type Frame, type Section } from "./sections.ts";

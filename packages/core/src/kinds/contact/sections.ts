@@ -1,5 +1,5 @@
+import type { Photos } from "../../photo/index.ts";
 import { photoCell, type CellName, type Job, type PhotoRef } from "../../job/index.ts";
-import type { Photos } from "../../plan/index.ts";
 import { pickedPhotos } from "../../stash/index.ts";
 import { fill } from "../../words/index.ts";
 import { isOut, photoFlow, waitingSlot, type Slot } from "../flow.ts";

@@ -1,10 +1,16 @@
-import type { Rect, Size } from "../../geometry/index.ts";
-import { blockFor, gridPlaces, holdsOf, type Holds, type MostPlace } from "../../fit/index.ts";
-import { countedCell, LIMITS, numberedSheet, numberedShot, photoCell, type Job } from "../../job/index.ts";
-import type { Photos } from "../../plan/index.ts";
+import type { Photos } from "../../photo/index.ts";
+import { type Rect, type Size, waysToLie } from "../../geometry/index.ts";
+import { blockFor, gridPlaces, holdsOf, type Holds, type MostPlace, placedBlock } from "../../fit/index.ts";
+import {
+  countedCell,
+  LIMITS,
+  numberedSheet,
+  numberedShot,
+  photoCell,
+  type Job,
+  layoutArea,
+} from "../../job/index.ts";
 import { pickedPhotos } from "../../stash/index.ts";
-import { layoutArea, waysToLie } from "../area.ts";
-import { placedBlock } from "../block.ts";
 import { photoFlow, type Slot } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";

@@ -1,7 +1,7 @@
+import { waysToLie } from "../../geometry/index.ts";
 import { numberedSheet } from "../../job/index.ts";
 import { kind } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
-import { waysToLie } from "../area.ts";
 
 export const free = kind({
   name: "free",

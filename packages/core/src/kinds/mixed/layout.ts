@@ -1,6 +1,7 @@
-import { copyCell, type Job, type PhotoId } from "../../job/index.ts";
+import type { Photos } from "../../photo/index.ts";
+import type { PhotoId } from "../../job/parts.ts";
+import { copyCell, type Job } from "../../job/index.ts";
 import { nearest, um } from "../../length/index.ts";
-import type { Photos } from "../../plan/index.ts";
 import { ticketSlot } from "../flow.ts";
 import type { Layout } from "../layout.ts";
 import { layOutPacked, packedQuestion, type PackedQuestion } from "../packed/index.ts";

@@ -1,10 +1,9 @@
+import { placedBlock, type BlockPlace } from "../../fit/index.ts";
 import { area, onItsSide, right, type Size } from "../../geometry/index.ts";
-import { numberedSheet, type Job } from "../../job/index.ts";
+import { numberedSheet, type Job, layoutArea } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import { packQuickly, type Packing, type PackPlace, type PackQuestion } from "../../pack/index.ts";
 import { remembered } from "../../remembered.ts";
-import { layoutArea } from "../area.ts";
-import { placedBlock, type BlockPlace } from "../block.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { KeptPacking } from "./packing.ts";
 import { questionKey, type PackedQuestion } from "./question.ts";

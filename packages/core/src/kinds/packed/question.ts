@@ -1,8 +1,7 @@
-import type { Job } from "../../job/index.ts";
+import { waysToLie } from "../../geometry/index.ts";
+import { type Job, paperPrice, layoutArea } from "../../job/index.ts";
 import { um } from "../../length/index.ts";
 import type { PackPaper, PackPiece, PackQuestion } from "../../pack/index.ts";
-import { paperPrice } from "../../price/paperPrice.ts";
-import { layoutArea, waysToLie } from "../area.ts";
 
 /** A paper as it lies, as the question has it. */
 export interface LyingPaper {

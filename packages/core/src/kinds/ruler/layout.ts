@@ -1,9 +1,8 @@
-import type { Size } from "../../geometry/index.ts";
+import type { Stroke } from "../../graphics/index.ts";
+import { type Size, waysToLie } from "../../geometry/index.ts";
 import { numberedSheet, type Job } from "../../job/index.ts";
 import { mm, nearest, um, writeMeasure, type Um } from "../../length/index.ts";
-import type { Stroke } from "../../plan/index.ts";
 import type { Type } from "../../words/index.ts";
-import { waysToLie } from "../area.ts";
 import type { LaidWords, Layout } from "../layout.ts";
 
 /** Bare paper at both ends of a scale: more than any printer leaves unprinted. */

@@ -1,9 +1,8 @@
-import { grown, onItsSide, type Rect, type Size } from "../../geometry/index.ts";
-import { photoCell, photoNumber, photoSheet, type Job } from "../../job/index.ts";
+import type { Photos } from "../../photo/index.ts";
+import { grown, onItsSide, type Rect, type Size, waysToLie } from "../../geometry/index.ts";
+import { photoCell, photoNumber, photoSheet, type Job, layoutArea } from "../../job/index.ts";
 import { nearest, um } from "../../length/index.ts";
-import type { Photos } from "../../plan/index.ts";
 import { pickedPhotos } from "../../stash/index.ts";
-import { layoutArea, waysToLie } from "../area.ts";
 import { isOut, photoFlow, waitingSlot, type Slot } from "../flow.ts";
 import type { LaidSheet, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";

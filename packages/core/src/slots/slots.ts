@@ -1,5 +1,7 @@
-import { gridPlaces, holdsOf, type MostPlace } from "../fit/index.ts";
+import type { Impose } from "./schema.ts";
+import { gridPlaces, holdsOf, type MostPlace, placedBlock } from "../fit/index.ts";
 import {
+  waysToLie,
   bottom,
   inside,
   quarterTurned,
@@ -10,17 +12,16 @@ import {
   type Size,
 } from "../geometry/index.ts";
 import { LIMITS } from "../job/limits.ts";
-import type { Job } from "../job/index.ts";
-import { waysToLie } from "../kinds/area.ts";
-import { placedBlock } from "../kinds/block.ts";
 import { um } from "../length/index.ts";
-import type { Impose } from "./schema.ts";
 
 /** Where a page lies on a sheet: which, counted from 0, and the finished page’s place. */
 export interface Slot {
   page: number;
   at: Placement;
 }
+
+/** The side on which the first of pages that face each other lies. */
+export type Facing = "left" | "right";
 
 /** A sheet as the printer takes it, and the pages on it. */
 export interface Imposed {
@@ -34,14 +35,15 @@ export interface Imposed {
  *     repeat    1 1   2 2        in order   1 2   5 6        stack   1 3   2 4     cut, and laid 1 2 on 3 4 on …
  *               1 1   2 2                   3 4   7 8                5 7   6 8
  *
- * Pages of one size share sheets, whichever way they stand; those of another have sheets of their own. Pages that fit on
+ * Nothing lies where the printer cannot print, the paper upright. Pages of one size share sheets, whichever way they stand; those of another have sheets of their own. Pages that fit on
  * no sheet are on none.
  */
 export function imposedPages(
-  { impose, sheet }: Pick<Job, "impose" | "sheet">,
+  impose: Impose,
   pages: readonly Size[],
+  { facing, unprintable }: { facing: Facing | null; unprintable: Edges },
 ): Imposed[] {
-  if (impose.way === "spreads") return spreads(impose, pages, sheet.facing ?? "right");
+  if (impose.way === "spreads") return spreads(impose, pages, facing ?? "right");
   const sizes = new Map<string, number[]>();
   pages.forEach(({ width, height }, page) => {
     const key = `${Math.min(width, height)} ${Math.max(width, height)}`;
@@ -49,7 +51,7 @@ export function imposedPages(
   });
   return [...sizes.values()].flatMap((group) => {
     const size = pages[group[0]!]!;
-    const found = placesFor(impose, size, sheet.printer.unprintable);
+    const found = placesFor(impose, size, unprintable);
     return found ? taken(impose, pages, group, size, found) : [];
   });
 }
@@ -119,7 +121,7 @@ function taken(
 }
 
 /** Two pages that face each other to a sheet, edge to edge in its middle. */
-function spreads(impose: Impose, pages: readonly Size[], first: "left" | "right"): Imposed[] {
+function spreads(impose: Impose, pages: readonly Size[], first: Facing): Imposed[] {
   const lead = first === "right" ? 1 : 0;
   const sheets = Math.ceil((pages.length + lead) / 2);
   return Array.from({ length: sheets }, (_, sheet): Imposed | null => {

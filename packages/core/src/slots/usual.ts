@@ -1,5 +1,5 @@
+import type { Impose } from "./index.ts";
 import { mm, um } from "../length/index.ts";
-import type { Impose } from "./schema.ts";
 
 /** How a job begins: a page is a sheet. The rest is what “several to a sheet” begins with. */
 export const EACH_ITS_SHEET: Impose = {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LIES } from "../geometry/index.ts";
 import { LIMITS } from "../job/limits.ts";
 import { count, gap, length, paper } from "../job/parts.ts";
 
@@ -8,7 +9,7 @@ export const imposeSchema = z.strictObject({
     .enum(["one", "several", "spreads"])
     .describe("A page is a sheet; several pages are cut from one; two that face each other lie on one"),
   paper: paper.describe("What the printer takes, where a page is not a sheet"),
-  lie: z.enum(["most", "portrait", "landscape"]).describe("How that lies; “most” for whichever holds more"),
+  lie: z.enum(LIES).describe("How that lies; “most” for whichever holds more"),
   grid: z
     .strictObject({ columns: count(LIMITS.strips, "Pages across"), rows: count(LIMITS.strips, "Pages down") })
     .nullable()

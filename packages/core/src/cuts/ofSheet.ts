@@ -1,7 +1,7 @@
 import { overlap } from "../geometry/index.ts";
 import { um } from "../length/index.ts";
 import type { CellPlan, SheetPlan } from "../plan/index.ts";
-import { cutPlan, type CutPlan } from "./plan.ts";
+import { cutPlan, type CutPlan } from "../cut/index.ts";
 
 /** What of a sheet's plan decides its cuts. */
 export type CutSheet = Pick<SheetPlan, "paper" | "trim" | "freed"> & {

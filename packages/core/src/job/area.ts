@@ -1,4 +1,4 @@
-import { inset, onItsSide, type Rect, type Size } from "../geometry/index.ts";
+import { inset, type Rect, type Size } from "../geometry/index.ts";
 import type { SheetSetup } from "../job/index.ts";
 import { nearest, um } from "../length/index.ts";
 
@@ -30,12 +30,4 @@ export function layoutArea(sheet: SheetSetup, paper: Size): Rect {
     width: fits ? area.width : um(0),
     height: fits ? area.height : um(0),
   };
-}
-
-/** The ways that a job lets its paper lie, upright first. */
-export function waysToLie({ lie }: Pick<SheetSetup, "lie">, paper: Size): Size[] {
-  const upright: Size = { width: paper.width, height: paper.height };
-  const lying = onItsSide(upright);
-  if (lie === "most") return upright.width === upright.height ? [upright] : [upright, lying];
-  return [lie === "portrait" ? upright : lying];
 }

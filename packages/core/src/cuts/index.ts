@@ -1,0 +1,1 @@
+export { cutPlanOf, type CutSheet } from "./ofSheet.ts";

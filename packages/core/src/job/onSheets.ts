@@ -1,0 +1,9 @@
+import type { Size } from "../geometry/index.ts";
+import { imposedPages, type Imposed } from "../slots/index.ts";
+import type { Job } from "./schema.ts";
+
+/** Which finished pages of a job, given by their sizes, lie where on which sheets. */
+export const pagesOnSheets = (
+  { impose, sheet }: Pick<Job, "impose" | "sheet">,
+  pages: readonly Size[],
+): Imposed[] => imposedPages(impose, pages, { facing: sheet.facing, unprintable: sheet.printer.unprintable });
