@@ -8,6 +8,26 @@
  */
 const TESTS = "\\.test\\.ts$|/testing/|\\.screenshots\\.ts$";
 
+/** The rooms of the core from the top down: a room imports from those below it. */
+const ROOMS = [
+  "report",
+  "edit",
+  "impose",
+  "plan",
+  "kinds",
+  "job",
+  "finish",
+  "photo",
+  "solve",
+  "catalogue",
+  "schema",
+  "base",
+];
+/** What a kind of job keeps in the job file stands in its own folder, and below the job that is made of it. */
+const TICKETS = "^packages/core/src/kinds/(tickets|[^/]+/(ticket|packing|tree))\\.ts$";
+const room = (name) => `^packages/core/src/${name}/`;
+const roomsAbove = (name) => `^packages/core/src/(${ROOMS.slice(0, ROOMS.indexOf(name)).join("|")})/`;
+
 export default {
   forbidden: [
     {
@@ -30,6 +50,22 @@ export default {
       severity: "error",
       from: { path: "^packages/core/src", pathNot: TESTS },
       to: { path: "^(apps|devices|demo|e2e|bench|packages/(?!core))" },
+    },
+    ...ROOMS.slice(1).map((name) => ({
+      name: `${name}-knows-no-room-above`,
+      comment: "A room of the core imports from those below it alone.",
+      severity: "error",
+      from: { path: room(name), pathNot: TESTS },
+      to: { path: roomsAbove(name), ...(name === "job" ? { pathNot: TICKETS } : {}) },
+    })),
+    {
+      name: "tickets-stand-below-the-job",
+      severity: "error",
+      from: { path: TICKETS },
+      to: {
+        path: `^packages/core/src/(job|${ROOMS.slice(0, ROOMS.indexOf("job")).join("|")})/`,
+        pathNot: TICKETS,
+      },
     },
     {
       name: "packages-stand-below-apps",

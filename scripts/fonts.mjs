@@ -37,7 +37,7 @@ for (const [id, file] of Object.entries(FONT_FILES)) {
 }
 const lines = Object.entries(all).map(([id, runs]) => `  "${id}": ${JSON.stringify(runs)}`);
 writeFileSync(
-  new URL("../packages/core/src/words/widths.json", import.meta.url),
+  new URL("../packages/core/src/finish/words/widths.json", import.meta.url),
   `{\n${lines.join(",\n")}\n}\n`,
 );
 await vite.close();

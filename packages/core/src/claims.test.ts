@@ -1,23 +1,23 @@
-import { isTrue } from "./impose/index.ts";
-import type { Photos } from "./photo/index.ts";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import ts from "typescript";
 import { describe, expect, it } from "vitest";
-import { check, toCheck } from "./check/index.ts";
-import { cutPlan } from "./cut/index.ts";
-import { evenness } from "./cutout/index.ts";
+import { NO_EDGES } from "./base/geometry/index.ts";
+import { mm, um } from "./base/length/index.ts";
+import { printerOfJob, PRINTERS } from "./catalogue/printer/index.ts";
+import { ruleById } from "./catalogue/rules/index.ts";
 import { applyEdit, type JobEdit } from "./edit/index.ts";
-import { NO_EDGES } from "./geometry/index.ts";
+import { isTrue } from "./impose/index.ts";
 import type { Job } from "./job/index.ts";
 import { freshJob, layOut } from "./kinds/index.ts";
-import { mm, um } from "./length/index.ts";
-import { reportPeople } from "./people/index.ts";
+import { evenness } from "./photo/cutout/index.ts";
+import type { Face } from "./photo/portrait/index.ts";
+import type { Photos } from "./photo/record/index.ts";
 import { arrange } from "./plan/arrange.ts";
-import type { Face } from "./portrait/index.ts";
-import { PRINTERS, printerOfJob } from "./printer/index.ts";
-import { ruleById } from "./rules/index.ts";
+import { check, toCheck } from "./report/check/index.ts";
+import { reportPeople } from "./report/people/index.ts";
+import { cutPlan } from "./solve/cut/index.ts";
 
 /**
  * Every sentence of the program that claims something about a print, the code that establishes it, a case in which it is
@@ -91,7 +91,7 @@ const CLAIMS: Claim[] = [
   {
     says: 'passes: { text: "passes"',
     shownIn: "apps/web/src/portraits/Figures.tsx",
-    establishedBy: "packages/core/src/people/report.ts",
+    establishedBy: "packages/core/src/report/people/report.ts",
     holds: () => person(backdrop) === "passes",
     // The background that the rule states was not measured.
     fails: () => person() === "passes",
@@ -99,7 +99,7 @@ const CLAIMS: Claim[] = [
   {
     says: "{passing}",
     shownIn: "apps/web/src/views/people/PeopleView.tsx",
-    establishedBy: "packages/core/src/people/report.ts",
+    establishedBy: "packages/core/src/report/people/report.ts",
     holds: () => person(backdrop) === "passes",
     fails: () => person(backdrop, { do: "shot", shot: "1", change: { scale: 3 } }) === "passes",
   },
@@ -117,7 +117,7 @@ const CLAIMS: Claim[] = [
   {
     says: ", the most there can be",
     shownIn: "apps/web/src/views/table/SumsLine.tsx",
-    establishedBy: "packages/core/src/fit/most.ts",
+    establishedBy: "packages/core/src/solve/fit/most.ts",
     holds: () => sums(copies({ size: { width: mm(50), height: mm(50) }, gap: mm(0) })).proved === true,
     // A plain grid is not said to be the most.
     fails: () => sums(copies({ turnPieces: "never" })).proved === true,
@@ -125,7 +125,7 @@ const CLAIMS: Claim[] = [
   {
     says: '"nothing" : `${words.number(crop * 100',
     shownIn: "apps/web/src/views/table/SumsLine.tsx",
-    establishedBy: "packages/core/src/collage/tree.ts",
+    establishedBy: "packages/core/src/solve/collage/tree.ts",
     // 4 : 3 on paper of 4 : 3, and on a square.
     holds: () => sums(collage(120)).crop! < 0.0005,
     fails: () => sums(collage(90)).crop! < 0.0005,
@@ -133,7 +133,7 @@ const CLAIMS: Claim[] = [
   {
     says: 'count === 0 ? "nothing" : count',
     shownIn: "apps/web/src/views/table/CheckList.tsx",
-    establishedBy: "packages/core/src/check/check.ts",
+    establishedBy: "packages/core/src/report/check/check.ts",
     holds: () => {
       const fine = job("single", add("a"));
       return toCheck(check(fine, photos, arrange(fine, photos))).length === 0;
@@ -145,8 +145,8 @@ const CLAIMS: Claim[] = [
   },
   {
     says: "exact to the pixel: rounding changes none by more than",
-    shownIn: "packages/core/src/check/rules/exactSizes.ts",
-    establishedBy: "packages/core/src/check/rules/exactSizes.ts",
+    shownIn: "packages/core/src/report/check/rules/exactSizes.ts",
+    establishedBy: "packages/core/src/report/check/rules/exactSizes.ts",
     holds: () => rules(job("copies", add("a"))).includes("exact-sizes"),
     // There is no sheet whose sizes could be exact.
     fails: () =>
@@ -156,7 +156,7 @@ const CLAIMS: Claim[] = [
   },
   {
     says: "sheets for it are written so that sizes come out true",
-    shownIn: "packages/core/src/check/rules/press.ts",
+    shownIn: "packages/core/src/report/check/rules/press.ts",
     establishedBy: "packages/core/src/impose/forPrinter.ts",
     holds: () => rules(job("copies", add("a"), scale(0.997))).includes("true-size"),
     fails: () => rules(job("copies", add("a"), scale(1))).includes("true-size"),
@@ -172,7 +172,7 @@ const CLAIMS: Claim[] = [
   {
     says: "plan.ok ? plan.steps.length",
     shownIn: "apps/web/src/views/table/SumsLine.tsx",
-    establishedBy: "packages/core/src/cut/plan.ts",
+    establishedBy: "packages/core/src/solve/cut/plan.ts",
     holds: () => cutPlan(PAPER, [at(0, 0), at(50, 0)]).ok,
     // One over the other: no knife frees both.
     fails: () => cutPlan(PAPER, [at(0, 0), at(20, 20)]).ok,
@@ -180,7 +180,7 @@ const CLAIMS: Claim[] = [
   {
     says: 'passes ? "passes" : "does not pass"',
     shownIn: "apps/web/src/portraits/BackdropEditor.tsx",
-    establishedBy: "packages/core/src/cutout/evenness.ts",
+    establishedBy: "packages/core/src/photo/cutout/evenness.ts",
     holds: () => behindSomeone(200, 200) <= 15,
     // Even on the whole, with a shadow in one place.
     fails: () => behindSomeone(200, 90) <= 15,
@@ -201,7 +201,7 @@ function behindSomeone(grey: number, corner: number): number {
 const PAPER = { width: mm(100), height: mm(100) };
 const at = (x: number, y: number) => ({ x: um(x * 1000), y: um(y * 1000), width: mm(50), height: mm(50) });
 
-const root = fileURLToPath(new URL("../../../", import.meta.url));
+const root = fileURLToPath(new URL("../../..", import.meta.url));
 const source = (path: string) => readFileSync(join(root, path), "utf8").replaceAll(/\s+/g, " ");
 
 describe("what the program claims", () => {

@@ -1,5 +1,5 @@
-import { type Job, styleOfAll } from "../job/index.ts";
-import { printerOfJob, type Printer } from "../printer/index.ts";
+import { printerOfJob, type Printer } from "../catalogue/printer/index.ts";
+import { styleOfAll, type Job } from "../job/index.ts";
 import { become, forAllKinds } from "./become.ts";
 import {
   addCells,
@@ -13,12 +13,12 @@ import {
   turnToSuit,
   unplaceCells,
 } from "./cells.ts";
-import { addPhotos, markPhotos, movePhoto, relinkPhoto, removePhoto, tagPhotos } from "./photos.ts";
 import { forgetLost, handOn } from "./lost.ts";
+import { addPhotos, markPhotos, movePhoto, relinkPhoto, removePhoto, tagPhotos } from "./photos.ts";
 import { renewed } from "./renew.ts";
 import type { JobEdit } from "./schema.ts";
-import { styleAll, styleCells, unstyle } from "./style.ts";
 import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
+import { styleAll, styleCells, unstyle } from "./style.ts";
 
 /** The job after one change. The job given is left as it is. */
 export function applyEdit(job: Job, edit: JobEdit): Job {

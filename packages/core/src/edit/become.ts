@@ -1,5 +1,8 @@
-import type { PhotoId } from "../job/parts.ts";
-import { COMPUTED_SHOT, type Shot, type Sits } from "../crop/index.ts";
+import { um } from "../base/length/index.ts";
+import { shotNamed, type Aside, type CellByHand, type Job, type Place } from "../job/index.ts";
+import { kindNamed, layOut, photoFlow, type Kind } from "../kinds/index.ts";
+import { COMPUTED_SHOT, type Shot, type Sits } from "../photo/crop/index.ts";
+import type { SheetPlan } from "../plan/index.ts";
 import {
   addedCell,
   addedSheet,
@@ -8,18 +11,11 @@ import {
   numberedSheet,
   numberedShot,
   photoNumber,
-  shotNamed,
   shotNumber,
-  type Aside,
-  type CellByHand,
   type CellName,
-  type Job,
-  type Place,
+  type PhotoId,
   type ShotName,
-} from "../job/index.ts";
-import { kindNamed, layOut, photoFlow, type Kind } from "../kinds/index.ts";
-import { um } from "../length/index.ts";
-import type { SheetPlan } from "../plan/index.ts";
+} from "../schema/index.ts";
 
 /** A cell as it stands on its sheet, and how it shows its photo. */
 export interface Stands {

@@ -1,21 +1,18 @@
-import type { PhotoId } from "../job/parts.ts";
-import { COMPUTED_SHOT, type Shot } from "../crop/index.ts";
+import { shotNamed, type CellByHand, type Job, type Place } from "../job/index.ts";
+import { isPicked } from "../job/stash/index.ts";
+import { kindOf, layOut, photoFlow, type LaidCell, type Slot } from "../kinds/index.ts";
+import { COMPUTED_SHOT, type Shot } from "../photo/crop/index.ts";
 import {
   addedCell,
   isAddedCell,
   numberedShot,
   photoCell,
   photoNumber,
-  shotNamed,
   shotNumber,
-  type CellByHand,
   type CellName,
-  type Job,
-  type Place,
+  type PhotoId,
   type ShotName,
-} from "../job/index.ts";
-import { kindOf, layOut, photoFlow, type LaidCell, type Slot } from "../kinds/index.ts";
-import { isPicked } from "../stash/index.ts";
+} from "../schema/index.ts";
 import { exchanged } from "./exchange.ts";
 import { renewed } from "./renew.ts";
 

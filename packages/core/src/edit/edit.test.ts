@@ -1,10 +1,10 @@
-import type { Photos } from "../photo/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { NO_EDGES, overlap } from "../geometry/index.ts";
+import { NO_EDGES, overlap } from "../base/geometry/index.ts";
+import { mm, um } from "../base/length/index.ts";
 import { readJob, type Job } from "../job/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
-import { mm, um } from "../length/index.ts";
+import type { Photos } from "../photo/record/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import { applyEdit, readEdit, sayEdit, standsOf, type JobEdit } from "./index.ts";
 

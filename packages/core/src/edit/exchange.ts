@@ -1,6 +1,6 @@
-import type { PhotoId } from "../job/parts.ts";
-import { COMPUTED_SHOT, type Shot } from "../crop/index.ts";
-import { photoShot, shotNamed, type Job } from "../job/index.ts";
+import { shotNamed, type Job } from "../job/index.ts";
+import { COMPUTED_SHOT, type Shot } from "../photo/crop/index.ts";
+import { photoShot, type PhotoId } from "../schema/index.ts";
 
 /**
  * The job with a photo standing in the place of another that comes by itself, and that one where the first was: every

@@ -1,13 +1,7 @@
-import { COMPUTED_SHOT, isByHand } from "../crop/index.ts";
 import type { z } from "zod";
-import {
-  photoNumber,
-  photoShot,
-  type CellByHand,
-  type CellName,
-  type Job,
-  type SheetName,
-} from "../job/index.ts";
+import type { CellByHand, Job } from "../job/index.ts";
+import { COMPUTED_SHOT, isByHand } from "../photo/crop/index.ts";
+import { photoNumber, photoShot, type CellName, type SheetName } from "../schema/index.ts";
 import type { lostSchema } from "./schema.ts";
 
 /** What was set by hand for things that are no longer here, by their names. */

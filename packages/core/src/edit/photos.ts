@@ -1,15 +1,8 @@
-import type { PhotoId } from "../job/parts.ts";
-import { COMPUTED_SHOT, isByHand } from "../crop/index.ts";
-import {
-  photoNumber,
-  photoShot,
-  type CellByHand,
-  type Job,
-  type NewPhoto,
-  type PhotoRef,
-} from "../job/index.ts";
+import type { CellByHand, Job, NewPhoto, PhotoRef } from "../job/index.ts";
+import type { PhotoMarks } from "../job/stash/index.ts";
 import { kindOf } from "../kinds/index.ts";
-import type { PhotoMarks } from "../stash/index.ts";
+import { COMPUTED_SHOT, isByHand } from "../photo/crop/index.ts";
+import { photoNumber, photoShot, type PhotoId } from "../schema/index.ts";
 import { withoutShown } from "./exchange.ts";
 import { renewed } from "./renew.ts";
 

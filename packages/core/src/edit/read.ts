@@ -1,4 +1,5 @@
-import { fault, type JobFault } from "../job/fault.ts";
+import { fault } from "../schema/fault.ts";
+import type { JobFault } from "../schema/index.ts";
 import { jobEditSchema, type JobEdit } from "./schema.ts";
 
 export type EditReading = { ok: true; edit: JobEdit } | { ok: false; faults: JobFault[] };

@@ -1,4 +1,4 @@
-import type { StylePart } from "../style/index.ts";
+import type { StylePart } from "../finish/style/index.ts";
 import type { JobEdit } from "./schema.ts";
 
 /** What an edit changes, in a word or two: what “Undo” is followed by. */

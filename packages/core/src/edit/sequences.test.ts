@@ -1,15 +1,16 @@
-import type { Photos } from "../photo/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { check } from "../check/index.ts";
-import { isAddedCell, photoNumber, readJob, type Job, type Place } from "../job/index.ts";
+import { mm, um } from "../base/length/index.ts";
+import { paperById } from "../catalogue/paper/index.ts";
+import { readJob, type Job, type Place } from "../job/index.ts";
+import { isPicked } from "../job/stash/index.ts";
 import { freshJob, type Kind } from "../kinds/index.ts";
-import { mm, um } from "../length/index.ts";
-import { AS_IT_IS } from "../look/index.ts";
-import { paperById } from "../paper/index.ts";
+import { AS_IT_IS } from "../photo/look/index.ts";
+import type { Photos } from "../photo/record/index.ts";
 import { arrange } from "../plan/arrange.ts";
 import type { CellPlan } from "../plan/index.ts";
-import { isPicked } from "../stash/index.ts";
+import { check } from "../report/check/index.ts";
+import { isAddedCell, photoNumber } from "../schema/index.ts";
 import { applyEdit, diff, inverse, patched, type JobEdit, type Patch } from "./index.ts";
 
 const RUNS = process.env.WIDE_QUILT_LONG ? 20_000 : 300;

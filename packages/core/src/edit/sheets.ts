@@ -1,15 +1,13 @@
+import { sheetOrder, type CellByHand, type Job } from "../job/index.ts";
+import { layOut } from "../kinds/index.ts";
 import {
   addedSheet,
   isAddedCell,
   isAddedSheet,
   photoNumber,
-  sheetOrder,
-  type CellByHand,
   type CellName,
-  type Job,
   type SheetName,
-} from "../job/index.ts";
-import { layOut } from "../kinds/index.ts";
+} from "../schema/index.ts";
 import { removeCells } from "./cells.ts";
 import { renewed } from "./renew.ts";
 

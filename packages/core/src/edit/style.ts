@@ -1,5 +1,5 @@
+import type { StyleChange, StylePart } from "../finish/style/index.ts";
 import type { CellByHand, Job } from "../job/index.ts";
-import type { StyleChange, StylePart } from "../style/index.ts";
 
 /** Changes what all cells wear: what is tried on, where something is, so that taking it off brings all of it back. */
 export const styleAll = (job: Job, change: StyleChange): Job =>

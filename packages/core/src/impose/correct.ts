@@ -1,7 +1,7 @@
-import type { Rect, Size } from "../geometry/index.ts";
-import { nearest } from "../length/index.ts";
+import type { Rect, Size } from "../base/geometry/index.ts";
+import { nearest } from "../base/length/index.ts";
+import type { PrinterSetup } from "../catalogue/printer/index.ts";
 import { movedCell, movedGround, movedInk, movedStroke, type Move, type SheetPlan } from "../plan/index.ts";
-import type { PrinterSetup } from "../printer/index.ts";
 
 type Scale = PrinterSetup["scale"];
 

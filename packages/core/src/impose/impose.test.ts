@@ -1,15 +1,22 @@
-import { placesFor } from "../slots/index.ts";
-import { cutPlanOf } from "../cuts/index.ts";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { check } from "../check/index.ts";
+import {
+  contains,
+  overlap,
+  placedRect,
+  placedWhole,
+  type Quarter,
+  type Rect,
+} from "../base/geometry/index.ts";
+import { mm, um } from "../base/length/index.ts";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
-import { contains, overlap, placedRect, placedWhole, type Quarter, type Rect } from "../geometry/index.ts";
-import { readJob, type Job, pagesOnSheets } from "../job/index.ts";
+import { pagesOnSheets, readJob, type Job } from "../job/index.ts";
 import { freshJob, kindOf, layOut } from "../kinds/index.ts";
-import { mm, um } from "../length/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { sums } from "../sums/index.ts";
+import { check } from "../report/check/index.ts";
+import { cutPlanOf } from "../report/cuts/index.ts";
+import { sums } from "../report/sums/index.ts";
+import { placesFor } from "../solve/slots/index.ts";
 import { imposed, toWrite } from "./index.ts";
 
 const rect = (x: number, y: number, width: number, height: number): Rect => ({

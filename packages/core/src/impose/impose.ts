@@ -1,4 +1,3 @@
-import { type PageSlot } from "../slots/index.ts";
 import {
   boundsOf,
   inside,
@@ -9,10 +8,11 @@ import {
   type Placement,
   type Rect,
   type Size,
-} from "../geometry/index.ts";
-import { numberedSheet, type Job, pagesOnSheets } from "../job/index.ts";
-import { edgePx, nearest, um } from "../length/index.ts";
-import { cutMarks } from "../marks/index.ts";
+} from "../base/geometry/index.ts";
+import { edgePx, nearest, um } from "../base/length/index.ts";
+import { cutMarks } from "../finish/marks/index.ts";
+import { pagesOnSheets, type Job } from "../job/index.ts";
+import { cutBack } from "../plan/image.ts";
 import {
   movedCell,
   movedGround,
@@ -22,7 +22,8 @@ import {
   type Move,
   type SheetPlan,
 } from "../plan/index.ts";
-import { cutBack } from "../plan/image.ts";
+import { numberedSheet } from "../schema/index.ts";
+import type { PageSlot } from "../solve/slots/index.ts";
 
 /**
  * The sheets that the printer is sent, from the pages of a job: each page where its slot has it, cut back to the middle

@@ -1,6 +1,6 @@
-import { inset, type Rect, type Size } from "../geometry/index.ts";
-import type { SheetSetup } from "../job/index.ts";
-import { nearest, um } from "../length/index.ts";
+import { inset, type Rect, type Size } from "../base/geometry/index.ts";
+import { nearest, um } from "../base/length/index.ts";
+import type { SheetSetup } from "./schema.ts";
 
 /**
  * The finished sheet on its paper as it lies: the paper itself, or a smaller piece in the middle of it.

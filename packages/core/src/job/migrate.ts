@@ -1,9 +1,9 @@
-import { EACH_ITS_SHEET } from "../slots/index.ts";
-import { EVERY_PHOTO } from "../stash/schema.ts";
-import { USUAL_PRESS } from "../press/schema.ts";
-import { PLAIN, SHIPPED_CURRENCY } from "../printer/schema.ts";
-import { BARE } from "../style/schema.ts";
+import { USUAL_PRESS } from "../catalogue/press/schema.ts";
+import { PLAIN, SHIPPED_CURRENCY } from "../catalogue/printer/schema.ts";
+import { BARE } from "../finish/style/schema.ts";
+import { EACH_ITS_SHEET } from "../solve/slots/index.ts";
 import { JOB_VERSION } from "./schema.ts";
+import { EVERY_PHOTO } from "./stash/schema.ts";
 
 type Migration = { ok: true; value: unknown } | { ok: false; why: string };
 

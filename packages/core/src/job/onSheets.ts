@@ -1,5 +1,5 @@
-import type { Size } from "../geometry/index.ts";
-import { imposedPages, type Imposed } from "../slots/index.ts";
+import type { Size } from "../base/geometry/index.ts";
+import { imposedPages, type Imposed } from "../solve/slots/index.ts";
 import type { Job } from "./schema.ts";
 
 /** Which finished pages of a job, given by their sizes, lie where on which sheets. */

@@ -1,5 +1,5 @@
-import { area } from "../geometry/index.ts";
-import type { Job, SheetSetup } from "../job/index.ts";
+import { area } from "../base/geometry/index.ts";
+import type { Job, SheetSetup } from "./schema.ts";
 
 const UM2_PER_M2 = 1e12;
 

@@ -1,7 +1,8 @@
 import { z } from "zod";
-import { fault, type JobFault } from "./fault.ts";
+import { styleChangeSchema, type StyleChange } from "../finish/style/schema.ts";
+import { fault } from "../schema/fault.ts";
+import type { JobFault } from "../schema/index.ts";
 import { migrate } from "./migrate.ts";
-import { styleChangeSchema, type StyleChange } from "../style/schema.ts";
 import { jobSchema, type Job } from "./schema.ts";
 
 export type JobReading = { ok: true; job: Job } | { ok: false; faults: JobFault[] };

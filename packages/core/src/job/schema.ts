@@ -1,21 +1,32 @@
-import { imposeSchema } from "../slots/index.ts";
 import { z } from "zod";
+import { LIES } from "../base/geometry/index.ts";
+import { UNITS } from "../base/length/index.ts";
+import { pressSchema } from "../catalogue/press/schema.ts";
+import { printerSetupSchema } from "../catalogue/printer/schema.ts";
+import { blockSchema } from "../finish/blocks/schema.ts";
+import { graphicSchema } from "../finish/graphics/schema.ts";
+import { marksSchema } from "../finish/marks/schema.ts";
+import { styleChangeSchema, styleSchema, wornSchema } from "../finish/style/schema.ts";
+import { textBoxSchema } from "../finish/words/schema.ts";
 import { ticketSchema } from "../kinds/tickets.ts";
-import { UNITS } from "../length/index.ts";
-import { LIES } from "../geometry/index.ts";
-import { LIMITS } from "./limits.ts";
-import { blockSchema } from "../blocks/schema.ts";
-import { backdropSchema, fillSchema } from "../backdrop/schema.ts";
-import { graphicSchema } from "../graphics/schema.ts";
-import { pressSchema } from "../press/schema.ts";
-import { printerSetupSchema } from "../printer/schema.ts";
-import { marksSchema } from "../marks/schema.ts";
-import { shotSchema } from "../crop/schema.ts";
-import { faceSchema } from "../portrait/face.ts";
-import { photoRefSchema, pickSchema } from "../stash/schema.ts";
-import { styleChangeSchema, styleSchema, wornSchema } from "../style/schema.ts";
-import { textBoxSchema } from "../words/schema.ts";
-import { cellName, colour, edges, length, name, paper, photoId, sheetName, shotName, size } from "./parts.ts";
+import { backdropSchema, fillSchema } from "../photo/backdrop/schema.ts";
+import { shotSchema } from "../photo/crop/schema.ts";
+import { faceSchema } from "../photo/portrait/face.ts";
+import { LIMITS } from "../schema/index.ts";
+import {
+  cellName,
+  colour,
+  edges,
+  length,
+  name,
+  paper,
+  photoId,
+  sheetName,
+  shotName,
+  size,
+} from "../schema/parts.ts";
+import { imposeSchema } from "../solve/slots/index.ts";
+import { photoRefSchema, pickSchema } from "./stash/schema.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
 export const JOB_VERSION = 7;

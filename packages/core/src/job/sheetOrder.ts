@@ -1,4 +1,4 @@
-import { isAddedSheet, type SheetName } from "./names.ts";
+import { isAddedSheet, type SheetName } from "../schema/index.ts";
 import type { Job } from "./schema.ts";
 
 /** The order in which the sheets of a job are seen, given the computed ones. */

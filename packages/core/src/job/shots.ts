@@ -1,5 +1,5 @@
-import { COMPUTED_SHOT, type Shot, type Sits } from "../crop/index.ts";
-import type { ShotName } from "./names.ts";
+import { COMPUTED_SHOT, type Shot, type Sits } from "../photo/crop/index.ts";
+import type { ShotName } from "../schema/index.ts";
 import type { Job } from "./schema.ts";
 
 /** How the cells of a shot show their photo. A name never used before is as computed. */

@@ -1,5 +1,5 @@
-import type { Job } from "../job/index.ts";
-import type { Style, StyleChange } from "../style/index.ts";
+import type { Style, StyleChange } from "../finish/style/index.ts";
+import type { Job } from "./schema.ts";
 
 /** What all cells of a job wear: its own style, and over it the one that is tried on. */
 export const styleOfAll = ({ style, worn }: Pick<Job, "style" | "worn">): Style => ({

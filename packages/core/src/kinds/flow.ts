@@ -1,14 +1,13 @@
-import type { PhotoId } from "../job/parts.ts";
+import type { Job, PhotoRef } from "../job/index.ts";
 import {
   numberedShot,
   photoCell,
   photoNumber,
   photoShot,
   shotNumber,
-  type Job,
-  type PhotoRef,
+  type PhotoId,
   type ShotName,
-} from "../job/index.ts";
+} from "../schema/index.ts";
 
 /** What a cell shows, and under which names that is kept. */
 export interface Slot {

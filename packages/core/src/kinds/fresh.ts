@@ -1,13 +1,13 @@
-import { EACH_ITS_SHEET } from "../slots/index.ts";
-import { evenEdges } from "../geometry/index.ts";
+import { evenEdges } from "../base/geometry/index.ts";
+import { mm, nearest, um, UM_PER_INCH, type Unit } from "../base/length/index.ts";
+import { paperById, prefersLetter } from "../catalogue/paper/index.ts";
+import { USUAL_PRESS } from "../catalogue/press/index.ts";
+import { printerOfJob, PRINTERS, type Printer } from "../catalogue/printer/index.ts";
+import { BARE } from "../finish/style/index.ts";
 import { JOB_VERSION, type Job } from "../job/index.ts";
-import { mm, nearest, um, UM_PER_INCH, type Unit } from "../length/index.ts";
-import { paperById, prefersLetter } from "../paper/index.ts";
-import { PRINTERS, printerOfJob, type Printer } from "../printer/index.ts";
+import { EVERY_PHOTO } from "../job/stash/index.ts";
+import { EACH_ITS_SHEET } from "../solve/slots/index.ts";
 import { kindNamed } from "./registry.ts";
-import { USUAL_PRESS } from "../press/index.ts";
-import { EVERY_PHOTO } from "../stash/index.ts";
-import { BARE } from "../style/index.ts";
 import type { Kind } from "./tickets.ts";
 
 const LETTER = (({ name, width, height }) => ({ name, width, height }))(paperById("letter"));

@@ -1,8 +1,9 @@
-import type { Photos } from "../photo/index.ts";
-import type { Job, NewPhoto, PhotoRef, ShotName } from "../job/index.ts";
-import type { Um } from "../length/index.ts";
-import type { DocumentRule } from "../rules/index.ts";
-import type { StyleChange } from "../style/index.ts";
+import type { Um } from "../base/length/index.ts";
+import type { DocumentRule } from "../catalogue/rules/index.ts";
+import type { StyleChange } from "../finish/style/index.ts";
+import type { Job, NewPhoto, PhotoRef } from "../job/index.ts";
+import type { Photos } from "../photo/record/index.ts";
+import type { ShotName } from "../schema/index.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
 import type { PackedQuestion } from "./packed/index.ts";
 import type { Kind, Ticket, TicketChange, TicketOf } from "./tickets.ts";

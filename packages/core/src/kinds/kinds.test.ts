@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
+import type { Size } from "../base/geometry/index.ts";
+import { mm } from "../base/length/index.ts";
+import { paperById } from "../catalogue/paper/index.ts";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
-import type { Size } from "../geometry/index.ts";
 import type { Job } from "../job/index.ts";
-import { mm } from "../length/index.ts";
-import { Packer } from "../pack/index.ts";
-import { paperById } from "../paper/index.ts";
 import { arrange } from "../plan/arrange.ts";
-import { freshJob, keepPacking, layOut, kindOf, type Kind } from "./index.ts";
+import { Packer } from "../solve/pack/index.ts";
+import { freshJob, keepPacking, kindOf, layOut, type Kind } from "./index.ts";
 
 const photos = {
   wide: { width: 6000, height: 4000 },

@@ -1,8 +1,9 @@
-import type { Stroke } from "../graphics/index.ts";
-import type { Quarter, Rect, Size } from "../geometry/index.ts";
-import type { CellName, SheetName, SheetSetup } from "../job/index.ts";
+import type { Quarter, Rect, Size } from "../base/geometry/index.ts";
+import type { Stroke } from "../finish/graphics/index.ts";
+import type { Type } from "../finish/words/index.ts";
+import type { SheetSetup } from "../job/index.ts";
+import type { CellName, SheetName } from "../schema/index.ts";
 import type { Slot } from "./flow.ts";
-import type { Type } from "../words/index.ts";
 
 /** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
 export interface Layout {

@@ -1,7 +1,7 @@
-import type { Photos } from "../photo/index.ts";
 import type { Job } from "../job/index.ts";
-import { contact } from "./contact/index.ts";
+import type { Photos } from "../photo/record/index.ts";
 import { collage } from "./collage/index.ts";
+import { contact } from "./contact/index.ts";
 import { copies } from "./copies/index.ts";
 import { free } from "./free/index.ts";
 import type { JobKind } from "./kind.ts";

@@ -1,8 +1,8 @@
-import { placesFor } from "../slots/index.ts";
-import { areEven, NO_EDGES, type Edges, waysToLie } from "../geometry/index.ts";
-import { type Job, styleOfAll, finishedSheet } from "../job/index.ts";
-import { writeLength, writeNumber, writeSize, type WriteOptions } from "../length/index.ts";
-import { isAsItIs } from "../look/index.ts";
+import { areEven, NO_EDGES, waysToLie, type Edges } from "../base/geometry/index.ts";
+import { writeLength, writeNumber, writeSize, type WriteOptions } from "../base/length/index.ts";
+import { finishedSheet, styleOfAll, type Job } from "../job/index.ts";
+import { isAsItIs } from "../photo/look/index.ts";
+import { placesFor } from "../solve/slots/index.ts";
 import type { TicketPart, TicketWords } from "./kind.ts";
 
 /** How figures of a job are written. */

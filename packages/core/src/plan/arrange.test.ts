@@ -1,15 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { dragged } from "../crop/index.ts";
-import { contains, overlap } from "../geometry/index.ts";
-import { holdOf, onPiece } from "./index.ts";
+import { contains, overlap } from "../base/geometry/index.ts";
+import { mm, um } from "../base/length/index.ts";
+import { paperById } from "../catalogue/paper/index.ts";
 import { applyEdit } from "../edit/index.ts";
 import type { Job } from "../job/index.ts";
 import { freshJob } from "../kinds/index.ts";
+import { dragged } from "../photo/crop/index.ts";
+import { sums } from "../report/sums/index.ts";
 import { arrange } from "./arrange.ts";
-import { mm, um } from "../length/index.ts";
-import { paperById } from "../paper/index.ts";
-import { sums } from "../sums/index.ts";
+import { holdOf, onPiece } from "./index.ts";
 
 const photos = { a: { width: 4000, height: 6000 }, b: { width: 6000, height: 4000 } };
 const paper = (id: string) => {

@@ -1,6 +1,6 @@
-import type { Photos } from "../photo/index.ts";
 import type { Job } from "../job/index.ts";
 import { layOut, type Layout } from "../kinds/index.ts";
+import type { Photos } from "../photo/record/index.ts";
 import { buildPlan } from "./build.ts";
 import type { SheetPlan } from "./types.ts";
 

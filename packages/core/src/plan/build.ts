@@ -1,36 +1,33 @@
-import type { Stroke } from "../graphics/index.ts";
-import type { Photos } from "../photo/index.ts";
-import { isByHand } from "../crop/index.ts";
 import {
   grown,
   inside,
   NO_EDGES,
   overlap,
   rectOf,
+  waysToLie,
   type Edges,
   type Size,
-  waysToLie,
-} from "../geometry/index.ts";
+} from "../base/geometry/index.ts";
+import { edgePx, nearest, um } from "../base/length/index.ts";
+import type { Stroke } from "../finish/graphics/index.ts";
+import { cutMarks } from "../finish/marks/index.ts";
+import { STYLE_PARTS } from "../finish/style/index.ts";
 import {
-  isAddedCell,
-  photoNumber,
-  sheetOrder,
-  type Job,
-  type Place,
-  type SheetName,
-  type ShotName,
   finishedSheet,
+  pagesOnSheets,
+  sheetOrder,
   styleOfAll,
   styleOfCell,
-  pagesOnSheets,
+  type Job,
+  type Place,
 } from "../job/index.ts";
 import { photoFlow, type LaidCell, type LaidSheet, type Layout, type Slot } from "../kinds/index.ts";
-import { edgePx, nearest, um } from "../length/index.ts";
-import { cutMarks } from "../marks/index.ts";
-import { coverOf, imageOf, type SheetEdges } from "./image.ts";
-import { STYLE_PARTS } from "../style/index.ts";
+import { isByHand } from "../photo/crop/index.ts";
+import type { Photos } from "../photo/record/index.ts";
+import { isAddedCell, photoNumber, type SheetName, type ShotName } from "../schema/index.ts";
 import { cellInk } from "./cellInk.ts";
 import { framed } from "./framed.ts";
+import { coverOf, imageOf, type SheetEdges } from "./image.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
 import { backingInk, graphicsByRole, sheetInk } from "./sheetInk.ts";

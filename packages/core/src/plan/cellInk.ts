@@ -1,6 +1,6 @@
-import { bottom, type Rect } from "../geometry/index.ts";
-import { coverWith, placeIn, type Graphic, type Ink } from "../graphics/index.ts";
-import { mm, um } from "../length/index.ts";
+import { bottom, type Rect } from "../base/geometry/index.ts";
+import { mm, um } from "../base/length/index.ts";
+import { coverWith, placeIn, type Graphic, type Ink } from "../finish/graphics/index.ts";
 import {
   fill,
   linesHeight,
@@ -8,7 +8,7 @@ import {
   type CaptionStyle,
   type FieldSource,
   type Type,
-} from "../words/index.ts";
+} from "../finish/words/index.ts";
 import { onUpright, standingOnSheet } from "./piece.ts";
 import type { CellPlan } from "./types.ts";
 

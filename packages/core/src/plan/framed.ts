@@ -1,6 +1,6 @@
-import { bottom, right, type Rect } from "../geometry/index.ts";
-import { um, type Um } from "../length/index.ts";
-import { frameOf, type Band, type Style } from "../style/index.ts";
+import { bottom, right, type Rect } from "../base/geometry/index.ts";
+import { um, type Um } from "../base/length/index.ts";
+import { frameOf, type Band, type Style } from "../finish/style/index.ts";
 import { onSheet, onUpright } from "./piece.ts";
 import type { CellPlan } from "./types.ts";
 

@@ -1,5 +1,5 @@
-import type { Photos } from "../photo/index.ts";
-import type { Hold } from "../crop/index.ts";
+import type { Hold } from "../photo/crop/index.ts";
+import type { Photos } from "../photo/record/index.ts";
 import { uprightPiece } from "./piece.ts";
 import type { CellPlan } from "./types.ts";
 

@@ -1,6 +1,6 @@
-import { bottom, grown, overlap, right, type Rect } from "../geometry/index.ts";
+import { bottom, grown, overlap, right, type Rect } from "../base/geometry/index.ts";
+import { um } from "../base/length/index.ts";
 import type { Job } from "../job/index.ts";
-import { um } from "../length/index.ts";
 
 /** The finished sheet on its paper, and how far its bleed goes. */
 export interface SheetEdges {

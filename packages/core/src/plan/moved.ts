@@ -1,6 +1,6 @@
-import { turnedBy, type Quarter, type Rect } from "../geometry/index.ts";
-import type { Ink, PathStep, Stroke } from "../graphics/index.ts";
-import { um } from "../length/index.ts";
+import { turnedBy, type Quarter, type Rect } from "../base/geometry/index.ts";
+import { um } from "../base/length/index.ts";
+import type { Ink, PathStep, Stroke } from "../finish/graphics/index.ts";
 import type { CellPlan, GroundPlan } from "./types.ts";
 
 /** How the parts of a plan are put elsewhere. */

@@ -1,20 +1,20 @@
-import type { Photos } from "../photo/index.ts";
-import type { PhotoId } from "../job/parts.ts";
+import { onItsSide, turnedBy, type Rect } from "../base/geometry/index.ts";
+import { um } from "../base/length/index.ts";
+import { remembered } from "../base/remembered.ts";
+import type { DocumentRule } from "../catalogue/rules/index.ts";
+import { shotNamed, type Job } from "../job/index.ts";
+import { kindOf, type Slot } from "../kinds/index.ts";
 import {
+  COMPUTED_SHOT,
+  isByHand,
   placePicture,
   type Picture,
   type PixelSize,
-  COMPUTED_SHOT,
-  isByHand,
   type Sits,
-} from "../crop/index.ts";
-import { onItsSide, turnedBy, type Rect } from "../geometry/index.ts";
-import { shotNamed, type Job, type ShotName } from "../job/index.ts";
-import { kindOf, type Slot } from "../kinds/index.ts";
-import { um } from "../length/index.ts";
-import { placeFace, type Face } from "../portrait/index.ts";
-import { remembered } from "../remembered.ts";
-import type { DocumentRule } from "../rules/index.ts";
+} from "../photo/crop/index.ts";
+import { placeFace, type Face } from "../photo/portrait/index.ts";
+import type { Photos } from "../photo/record/index.ts";
+import type { PhotoId, ShotName } from "../schema/index.ts";
 import { uprightPiece, type UprightPiece } from "./piece.ts";
 import type { CellPlan } from "./types.ts";
 

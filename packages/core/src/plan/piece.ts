@@ -1,5 +1,5 @@
-import { onItsSide, onItsSideAbout, type Rect } from "../geometry/index.ts";
-import { um } from "../length/index.ts";
+import { onItsSide, onItsSideAbout, type Rect } from "../base/geometry/index.ts";
+import { um } from "../base/length/index.ts";
 import type { CellPlan } from "./types.ts";
 
 /** A cell as the upright piece it is before it is laid on its side: finished at the origin, the rest from there. */

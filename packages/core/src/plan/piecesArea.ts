@@ -1,4 +1,4 @@
-import { area } from "../geometry/index.ts";
+import { area } from "../base/geometry/index.ts";
 import type { SheetPlan } from "./types.ts";
 
 /** The area of all finished pieces of some sheets, pages that are cut apart or cells, in square micrometres. */

@@ -1,4 +1,4 @@
-import { inside, quarterTurned, type Rect, type Size } from "../geometry/index.ts";
+import { inside, quarterTurned, type Rect, type Size } from "../base/geometry/index.ts";
 import type { Job } from "../job/index.ts";
 
 /**

@@ -1,9 +1,9 @@
-import { drawBlock } from "../blocks/index.ts";
-import { inside, NO_EDGES, type Rect, type Size } from "../geometry/index.ts";
-import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../graphics/index.ts";
+import { inside, NO_EDGES, type Rect, type Size } from "../base/geometry/index.ts";
+import { drawBlock } from "../finish/blocks/index.ts";
+import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
+import { fill, setWords, type FieldSource } from "../finish/words/index.ts";
 import type { Job } from "../job/index.ts";
 import type { LaidWords } from "../kinds/index.ts";
-import { fill, setWords, type FieldSource } from "../words/index.ts";
 
 type Proportions = (photo: string) => number | null;
 

@@ -1,7 +1,7 @@
-import type { Photos } from "../photo/index.ts";
-import type { PhotoId } from "../job/parts.ts";
+import type { FieldSource } from "../finish/words/index.ts";
 import type { Job, PhotoRef } from "../job/index.ts";
-import type { FieldSource } from "../words/index.ts";
+import type { Photos } from "../photo/record/index.ts";
+import type { PhotoId } from "../schema/index.ts";
 
 /** Which page it is, and on which sheet. */
 export type Place = Pick<FieldSource, "page" | "pages" | "sheet" | "sheets">;

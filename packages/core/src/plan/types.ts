@@ -1,13 +1,13 @@
-import type { PhotoId } from "../job/parts.ts";
-import type { Picture, Sits } from "../crop/index.ts";
-import type { BackdropFill } from "../backdrop/index.ts";
-import type { Edges, Quarter, Rect, Size } from "../geometry/index.ts";
-import type { Ink, Line, Stroke } from "../graphics/index.ts";
-import type { CellName, SheetName, SheetSetup, ShotName } from "../job/index.ts";
-import type { Um } from "../length/index.ts";
-import type { Look } from "../look/index.ts";
-import type { Strength } from "../press/sharpen.ts";
-import type { Band, StylePart } from "../style/index.ts";
+import type { Edges, Quarter, Rect, Size } from "../base/geometry/index.ts";
+import type { Um } from "../base/length/index.ts";
+import type { Strength } from "../catalogue/press/sharpen.ts";
+import type { Ink, Line, Stroke } from "../finish/graphics/index.ts";
+import type { Band, StylePart } from "../finish/style/index.ts";
+import type { SheetSetup } from "../job/index.ts";
+import type { BackdropFill } from "../photo/backdrop/index.ts";
+import type { Picture, Sits } from "../photo/crop/index.ts";
+import type { Look } from "../photo/look/index.ts";
+import type { CellName, PhotoId, SheetName, ShotName } from "../schema/index.ts";
 
 /**
  * One sheet, ready to be painted: everything is decided, in the order of painting. Screen, pixels and PDF are all

@@ -1,4 +1,9 @@
-import type { Photos } from "../../photo/index.ts";
+import { grown, rectOf, waysToLie, type Rect, type Size } from "../../base/geometry/index.ts";
+import { um } from "../../base/length/index.ts";
+import { remembered } from "../../base/remembered.ts";
+import { layoutArea, type Job } from "../../job/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
+import { LIMITS, numberedSheet, photoCell, photoNumber, placeCell, placeNumber } from "../../schema/index.ts";
 import {
   byCounts,
   filled,
@@ -7,20 +12,7 @@ import {
   readTree,
   writeTree,
   type WholeQuestion,
-} from "../../collage/index.ts";
-import { grown, rectOf, type Rect, type Size, waysToLie } from "../../geometry/index.ts";
-import {
-  LIMITS,
-  numberedSheet,
-  photoCell,
-  photoNumber,
-  placeCell,
-  placeNumber,
-  type Job,
-  layoutArea,
-} from "../../job/index.ts";
-import { um } from "../../length/index.ts";
-import { remembered } from "../../remembered.ts";
+} from "../../solve/collage/index.ts";
 import { isOut, photoFlow, waitingSlot, type Flowing } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";

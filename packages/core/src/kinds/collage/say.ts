@@ -1,5 +1,5 @@
+import { writeLength } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import { writeLength } from "../../length/index.ts";
 import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { inWords, sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
-import { count, gap, length, photoId } from "../../job/parts.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { count, gap, length, photoId } from "../../schema/parts.ts";
 
 /** The ticket of "collage". */
 export const collageTicket = z.strictObject({

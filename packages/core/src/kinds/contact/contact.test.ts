@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { bottom, right } from "../../base/geometry/index.ts";
+import { mm } from "../../base/length/index.ts";
 import { applyEdit, type JobEdit } from "../../edit/index.ts";
-import { bottom, right } from "../../geometry/index.ts";
 import type { Job } from "../../job/index.ts";
-import { mm } from "../../length/index.ts";
-import { outputFiles } from "../../output/index.ts";
+import { readPhotoList } from "../../job/stash/index.ts";
 import { arrange } from "../../plan/arrange.ts";
-import { readPhotoList } from "../../stash/index.ts";
+import { outputFiles } from "../../report/output/index.ts";
 import { freshJob, kindOf, layOut } from "../index.ts";
 
 const COUNT = 400;

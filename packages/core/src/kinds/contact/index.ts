@@ -1,5 +1,5 @@
-import { inch, mm } from "../../length/index.ts";
-import { KEPT_WITH_PROGRAM } from "../../style/index.ts";
+import { inch, mm } from "../../base/length/index.ts";
+import { KEPT_WITH_PROGRAM } from "../../finish/style/index.ts";
 import { kind } from "../kind.ts";
 import { layOutContact } from "./layout.ts";
 import { sayContact } from "./say.ts";

@@ -1,8 +1,9 @@
-import type { Photos } from "../../photo/index.ts";
-import { bottom, type Rect, type Size, waysToLie } from "../../geometry/index.ts";
-import { numberedSheet, type Job, styleOfAll, layoutArea } from "../../job/index.ts";
-import { mm, nearest, um } from "../../length/index.ts";
-import { linesHeight, type Type } from "../../words/index.ts";
+import { bottom, waysToLie, type Rect, type Size } from "../../base/geometry/index.ts";
+import { mm, nearest, um } from "../../base/length/index.ts";
+import { linesHeight, type Type } from "../../finish/words/index.ts";
+import { layoutArea, styleOfAll, type Job } from "../../job/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
+import { numberedSheet } from "../../schema/index.ts";
 import type { LaidCell, LaidSheet, LaidWords, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 import { sectionsOf, type Frame, type Section } from "./sections.ts";

@@ -1,6 +1,6 @@
+import { writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import { writeSize } from "../../length/index.ts";
-import { leavesOut } from "../../stash/index.ts";
+import { leavesOut } from "../../job/stash/index.ts";
 import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { inWords, sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";

@@ -1,7 +1,8 @@
-import type { Photos } from "../../photo/index.ts";
-import { photoCell, type CellName, type Job, type PhotoRef } from "../../job/index.ts";
-import { pickedPhotos } from "../../stash/index.ts";
-import { fill } from "../../words/index.ts";
+import { fill } from "../../finish/words/index.ts";
+import type { Job, PhotoRef } from "../../job/index.ts";
+import { pickedPhotos } from "../../job/stash/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
+import { photoCell, type CellName } from "../../schema/index.ts";
 import { isOut, photoFlow, waitingSlot, type Slot } from "../flow.ts";
 import type { TicketOf } from "../tickets.ts";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
-import { count, gap, size } from "../../job/parts.ts";
-import { template } from "../../words/schema.ts";
+import { template } from "../../finish/words/schema.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { count, gap, size } from "../../schema/parts.ts";
 
 /** The ticket of "contact sheet". */
 export const contactTicket = z.strictObject({

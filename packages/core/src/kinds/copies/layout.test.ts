@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { mm } from "../../base/length/index.ts";
+import { printerOfJob, PRINTERS } from "../../catalogue/printer/index.ts";
 import { applyEdit } from "../../edit/index.ts";
 import type { Job, SheetSetup } from "../../job/index.ts";
-import { mm } from "../../length/index.ts";
-import { check } from "../../check/index.ts";
 import { arrange } from "../../plan/arrange.ts";
-import { PRINTERS, printerOfJob } from "../../printer/index.ts";
+import { check } from "../../report/check/index.ts";
 import { freshJob, layOut, type TicketOf } from "../index.ts";
 
 type CopiesTicket = TicketOf<"copies">;

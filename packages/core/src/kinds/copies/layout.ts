@@ -1,16 +1,16 @@
-import type { Photos } from "../../photo/index.ts";
-import { type Rect, type Size, waysToLie } from "../../geometry/index.ts";
-import { blockFor, gridPlaces, holdsOf, type Holds, type MostPlace, placedBlock } from "../../fit/index.ts";
+import { waysToLie, type Rect, type Size } from "../../base/geometry/index.ts";
+import { layoutArea, type Job } from "../../job/index.ts";
+import { pickedPhotos } from "../../job/stash/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
+import { countedCell, LIMITS, numberedSheet, numberedShot, photoCell } from "../../schema/index.ts";
 import {
-  countedCell,
-  LIMITS,
-  numberedSheet,
-  numberedShot,
-  photoCell,
-  type Job,
-  layoutArea,
-} from "../../job/index.ts";
-import { pickedPhotos } from "../../stash/index.ts";
+  blockFor,
+  gridPlaces,
+  holdsOf,
+  placedBlock,
+  type Holds,
+  type MostPlace,
+} from "../../solve/fit/index.ts";
 import { photoFlow, type Slot } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";

@@ -1,7 +1,7 @@
 import { expect, it } from "vitest";
+import { mm, um } from "../../base/length/index.ts";
 import { applyEdit } from "../../edit/index.ts";
 import type { Job } from "../../job/index.ts";
-import { mm, um } from "../../length/index.ts";
 import { freshJob, kindOf, layOut } from "../index.ts";
 
 const said = (job: Job, unit: "mm" | "in" = "mm", locale = "en-GB") =>

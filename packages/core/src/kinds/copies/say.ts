@@ -1,5 +1,5 @@
+import { writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import { writeSize } from "../../length/index.ts";
 import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
-import { count, cuts, gap, place, size } from "../../job/parts.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { count, cuts, gap, place, size } from "../../schema/parts.ts";
 
 /** The ticket of "copies of one photo". */
 export const copiesTicket = z.strictObject({

@@ -1,5 +1,5 @@
-import { waysToLie } from "../../geometry/index.ts";
-import { numberedSheet } from "../../job/index.ts";
+import { waysToLie } from "../../base/geometry/index.ts";
+import { numberedSheet } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { gap } from "../../job/parts.ts";
+import { gap } from "../../schema/parts.ts";
 
 /** The ticket of "free": cells wherever one puts them. */
 export const freeTicket = z.strictObject({ kind: z.literal("free"), gap });

@@ -1,4 +1,4 @@
-import { inch } from "../../length/index.ts";
+import { inch } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
 import { layOutMixed, mixedQuestion } from "./layout.ts";
 import { sayMixed } from "./say.ts";

@@ -1,7 +1,7 @@
-import type { Photos } from "../../photo/index.ts";
-import type { PhotoId } from "../../job/parts.ts";
-import { copyCell, type Job } from "../../job/index.ts";
-import { nearest, um } from "../../length/index.ts";
+import { nearest, um } from "../../base/length/index.ts";
+import type { Job } from "../../job/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
+import { copyCell, type PhotoId } from "../../schema/index.ts";
 import { ticketSlot } from "../flow.ts";
 import type { Layout } from "../layout.ts";
 import { layOutPacked, packedQuestion, type PackedQuestion } from "../packed/index.ts";

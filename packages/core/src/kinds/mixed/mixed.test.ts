@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { mm } from "../../base/length/index.ts";
 import { applyEdit } from "../../edit/index.ts";
-import { mm } from "../../length/index.ts";
-import { check } from "../../check/index.ts";
 import { arrange } from "../../plan/arrange.ts";
+import { check } from "../../report/check/index.ts";
 import { freshJob, layOut } from "../index.ts";
 
 /** Pieces on paper of 100 × 150 mm with 25 mm left and right, which stay left and right however the paper lies. */

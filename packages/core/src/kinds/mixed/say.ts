@@ -1,5 +1,5 @@
+import { writeLength, writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import { writeLength, writeSize } from "../../length/index.ts";
 import type { TicketPart, TicketWords } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayTrim, writing } from "../say.ts";
 import type { MixedPiece, TicketOf } from "../tickets.ts";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
-import { count, cuts, gap, length, paper, photoId, place, shotNumber } from "../../job/parts.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { count, cuts, gap, length, paper, photoId, place, shotNumber } from "../../schema/parts.ts";
 import { packing } from "../packed/packing.ts";
 
 /** Pieces of one size: a line of the list. */

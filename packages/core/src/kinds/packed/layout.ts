@@ -1,9 +1,10 @@
-import { placedBlock, type BlockPlace } from "../../fit/index.ts";
-import { area, onItsSide, right, type Size } from "../../geometry/index.ts";
-import { numberedSheet, type Job, layoutArea } from "../../job/index.ts";
-import { um } from "../../length/index.ts";
-import { packQuickly, type Packing, type PackPlace, type PackQuestion } from "../../pack/index.ts";
-import { remembered } from "../../remembered.ts";
+import { area, onItsSide, right, type Size } from "../../base/geometry/index.ts";
+import { um } from "../../base/length/index.ts";
+import { remembered } from "../../base/remembered.ts";
+import { layoutArea, type Job } from "../../job/index.ts";
+import { numberedSheet } from "../../schema/index.ts";
+import { placedBlock, type BlockPlace } from "../../solve/fit/index.ts";
+import { packQuickly, type Packing, type PackPlace, type PackQuestion } from "../../solve/pack/index.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import type { KeptPacking } from "./packing.ts";
 import { questionKey, type PackedQuestion } from "./question.ts";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
+import { LIMITS } from "../../schema/index.ts";
 
 /** An arrangement that was searched for, kept with what it was an answer to. */
 export const packing = z.strictObject({

@@ -1,7 +1,7 @@
-import { waysToLie } from "../../geometry/index.ts";
-import { type Job, paperPrice, layoutArea } from "../../job/index.ts";
-import { um } from "../../length/index.ts";
-import type { PackPaper, PackPiece, PackQuestion } from "../../pack/index.ts";
+import { waysToLie } from "../../base/geometry/index.ts";
+import { um } from "../../base/length/index.ts";
+import { layoutArea, paperPrice, type Job } from "../../job/index.ts";
+import type { PackPaper, PackPiece, PackQuestion } from "../../solve/pack/index.ts";
 
 /** A paper as it lies, as the question has it. */
 export interface LyingPaper {

@@ -1,5 +1,5 @@
-import { numberedShot } from "../../job/index.ts";
-import { ruleById } from "../../rules/index.ts";
+import { ruleById } from "../../catalogue/rules/index.ts";
+import { numberedShot } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { layOutPortraits, portraitsQuestion } from "./layout.ts";
 import { ruleFor, showInAll, withoutPhoto, withPhotos } from "./people.ts";

@@ -1,7 +1,8 @@
-import { onItsSide, type Rect, type Size } from "../../geometry/index.ts";
-import { copyCell, numberedSheet, type Job } from "../../job/index.ts";
-import { mm, um } from "../../length/index.ts";
-import type { PackPlace } from "../../pack/index.ts";
+import { onItsSide, type Rect, type Size } from "../../base/geometry/index.ts";
+import { mm, um } from "../../base/length/index.ts";
+import type { Job } from "../../job/index.ts";
+import { copyCell, numberedSheet } from "../../schema/index.ts";
+import type { PackPlace } from "../../solve/pack/index.ts";
 import { ticketSlot } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import { layOutPacked, packedQuestion, type PackedQuestion } from "../packed/index.ts";

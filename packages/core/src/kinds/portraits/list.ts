@@ -1,7 +1,7 @@
+import { DOCUMENT_RULES, ruleTitle, type DocumentRule } from "../../catalogue/rules/index.ts";
 import type { NewPhoto } from "../../job/index.ts";
-import { LIMITS } from "../../job/limits.ts";
-import { DOCUMENT_RULES, ruleTitle, type DocumentRule } from "../../rules/index.ts";
-import { PHOTO_HEADINGS, photosByName, readTable } from "../../stash/index.ts";
+import { PHOTO_HEADINGS, photosByName, readTable } from "../../job/stash/index.ts";
+import { LIMITS } from "../../schema/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
 
 /** What a list of people came to: nothing in it stops the rest from being read. */

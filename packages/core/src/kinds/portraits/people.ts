@@ -1,6 +1,6 @@
-import { baseName } from "../../words/index.ts";
+import type { DocumentRule } from "../../catalogue/rules/index.ts";
+import { baseName } from "../../finish/words/index.ts";
 import type { NewPhoto, PhotoRef } from "../../job/index.ts";
-import type { DocumentRule } from "../../rules/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
 
 type PortraitsTicket = TicketOf<"portraits">;

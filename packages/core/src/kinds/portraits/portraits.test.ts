@@ -1,14 +1,15 @@
 import { describe, expect, it } from "vitest";
-import { check } from "../../check/index.ts";
+import { mm } from "../../base/length/index.ts";
+import { ruleById } from "../../catalogue/rules/index.ts";
 import { applyEdit, type JobEdit } from "../../edit/index.ts";
-import { LIMITS, readJob, type Job } from "../../job/index.ts";
-import { mm } from "../../length/index.ts";
-import { AS_IT_IS } from "../../look/index.ts";
-import { outputFiles } from "../../output/index.ts";
-import { reportPeople } from "../../people/index.ts";
+import { readJob, type Job } from "../../job/index.ts";
+import { AS_IT_IS } from "../../photo/look/index.ts";
+import type { Face } from "../../photo/portrait/index.ts";
 import { arrange } from "../../plan/arrange.ts";
-import type { Face } from "../../portrait/index.ts";
-import { ruleById } from "../../rules/index.ts";
+import { check } from "../../report/check/index.ts";
+import { outputFiles } from "../../report/output/index.ts";
+import { reportPeople } from "../../report/people/index.ts";
+import { LIMITS } from "../../schema/index.ts";
 import { freshJob, kindOf, layOut, readPeople, type TicketOf } from "../index.ts";
 
 const PHOTO = { width: 3000, height: 4000 };

@@ -1,6 +1,6 @@
+import { writeSize } from "../../base/length/index.ts";
+import { ruleTitle } from "../../catalogue/rules/index.ts";
 import type { Job } from "../../job/index.ts";
-import { writeSize } from "../../length/index.ts";
-import { ruleTitle } from "../../rules/index.ts";
 import type { TicketPart, TicketWords } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";

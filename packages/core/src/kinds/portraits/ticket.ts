@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
-import { count, cuts, gap, photoId, place, shotNumber } from "../../job/parts.ts";
-import { documentRuleSchema } from "../../rules/schema.ts";
+import { documentRuleSchema } from "../../catalogue/rules/schema.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { count, cuts, gap, photoId, place, shotNumber } from "../../schema/parts.ts";
 import { packing } from "../packed/packing.ts";
 
 const ruleId = documentRuleSchema.shape.id;

@@ -1,8 +1,9 @@
-import type { Stroke } from "../../graphics/index.ts";
-import { type Size, waysToLie } from "../../geometry/index.ts";
-import { numberedSheet, type Job } from "../../job/index.ts";
-import { mm, nearest, um, writeMeasure, type Um } from "../../length/index.ts";
-import type { Type } from "../../words/index.ts";
+import { waysToLie, type Size } from "../../base/geometry/index.ts";
+import { mm, nearest, um, writeMeasure, type Um } from "../../base/length/index.ts";
+import type { Stroke } from "../../finish/graphics/index.ts";
+import type { Type } from "../../finish/words/index.ts";
+import type { Job } from "../../job/index.ts";
+import { numberedSheet } from "../../schema/index.ts";
 import type { LaidWords, Layout } from "../layout.ts";
 
 /** Bare paper at both ends of a scale: more than any printer leaves unprinted. */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { gap } from "../../job/parts.ts";
+import { gap } from "../../schema/parts.ts";
 
 /** The ticket of "ruler": two scales to hold a ruler to. */
 export const rulerTicket = z.strictObject({ kind: z.literal("ruler"), gap });

@@ -1,4 +1,4 @@
-import { inch, mm } from "../../length/index.ts";
+import { inch, mm } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
 import { layOutSingles } from "./layout.ts";
 import { saySingles } from "./say.ts";

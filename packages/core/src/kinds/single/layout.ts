@@ -1,8 +1,9 @@
-import type { Photos } from "../../photo/index.ts";
-import { grown, onItsSide, type Rect, type Size, waysToLie } from "../../geometry/index.ts";
-import { photoCell, photoNumber, photoSheet, type Job, layoutArea } from "../../job/index.ts";
-import { nearest, um } from "../../length/index.ts";
-import { pickedPhotos } from "../../stash/index.ts";
+import { grown, onItsSide, waysToLie, type Rect, type Size } from "../../base/geometry/index.ts";
+import { nearest, um } from "../../base/length/index.ts";
+import { layoutArea, type Job } from "../../job/index.ts";
+import { pickedPhotos } from "../../job/stash/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
+import { photoCell, photoNumber, photoSheet } from "../../schema/index.ts";
 import { isOut, photoFlow, waitingSlot, type Slot } from "../flow.ts";
 import type { LaidSheet, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { LIMITS } from "../../job/limits.ts";
-import { gap, length, size } from "../../job/parts.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { gap, length, size } from "../../schema/parts.ts";
 
 /** The ticket of "one per sheet". */
 export const singleTicket = z.strictObject({

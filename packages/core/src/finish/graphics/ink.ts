@@ -1,0 +1,62 @@
+import type { Rect } from "../../base/geometry/index.ts";
+import type { Um } from "../../base/length/index.ts";
+import type { PhotoId } from "../../schema/index.ts";
+import type { SetText } from "../words/index.ts";
+import type { Graphic } from "./schema.ts";
+
+/** Something that is painted besides photos and frames, in the order in which it is listed. */
+export type Ink = PictureInk | TextInk | PathInk;
+
+/** A graphic or a photo laid over what is there. */
+export interface PictureInk {
+  kind: "picture";
+  of: { kind: "file" | "photo"; id: PhotoId };
+  /** Where it lies before it is turned about its middle by `turn` degrees clockwise. */
+  rect: Rect;
+  turn: number;
+  opacity: number;
+  blend: Graphic["blend"];
+  /** What is seen of it; null for all of it. */
+  clip: Rect | null;
+}
+
+export interface TextInk {
+  kind: "text";
+  text: SetText;
+  clip: Rect | null;
+}
+
+/** A step along a path, in µm on the sheet: to a point, by a straight line or a cubic curve, or back to the start. */
+export type PathStep =
+  | readonly ["M" | "L", x: number, y: number]
+  | readonly ["C", x1: number, y1: number, x2: number, y2: number, x: number, y: number]
+  | readonly ["Z"];
+
+/** A drawn shape: filled, stroked or both. */
+export interface PathInk {
+  kind: "path";
+  commands: readonly PathStep[];
+  fill: string | null;
+  stroke: Line | null;
+  /** What it lies in before it is turned about the middle of that by `turn` degrees clockwise. */
+  box: Rect;
+  turn: number;
+  clip: Rect | null;
+}
+
+/** A path as SVG and PDF write it (SVG 2, 9.3), with every figure put through `at`. */
+export const pathData = (commands: readonly PathStep[], at: (um: number) => number = (um) => um): string =>
+  commands.map(([step, ...places]) => `${step}${places.map((place) => at(place)).join(" ")}`).join("");
+
+export interface Line {
+  width: Um;
+  colour: string;
+}
+
+/** A straight line along x or along y, `width` wide, half of it to each side. */
+export interface Stroke extends Line {
+  x1: Um;
+  y1: Um;
+  x2: Um;
+  y2: Um;
+}

@@ -1,0 +1,142 @@
+import { contains, onItsSideAbout, overlap } from "../../../base/geometry/index.ts";
+import { um, writeLength } from "../../../base/length/index.ts";
+import type { Ink } from "../../../finish/graphics/index.ts";
+import {
+  fontById,
+  FONTS,
+  linesHeight,
+  missingSigns,
+  unknownFields,
+  type FontId,
+} from "../../../finish/words/index.ts";
+import { styleOfAll } from "../../../job/index.ts";
+import { AWAY } from "../../../plan/index.ts";
+import type { Finding, Inspection, Rule } from "../finding.ts";
+
+/** Words that would not come out as they were meant: signs without a shape, text cut off, fields that do not exist. */
+export const words: Rule = (inspection) => [
+  ...signs(inspection),
+  ...cutOff(inspection),
+  ...overNeighbours(inspection),
+  ...unknown(inspection),
+];
+
+const textsOf = (inks: readonly Ink[]) => inks.flatMap((ink) => (ink.kind === "text" ? [ink.text] : []));
+
+function signs({ job, sheets }: Inspection): Finding[] {
+  const found = new Map<FontId, { missing: Set<string>; cells: string[] }>();
+  const look = (inks: readonly Ink[], key: string | null) => {
+    for (const { font, lines } of textsOf(inks)) {
+      const missing = lines.flatMap(({ text }) => missingSigns(text, font));
+      if (missing.length === 0) continue;
+      const known = found.get(font) ?? { missing: new Set<string>(), cells: [] };
+      found.set(font, known);
+      for (const sign of missing) known.missing.add(sign);
+      if (key !== null) known.cells.push(key);
+    }
+  };
+  for (const sheet of sheets) {
+    for (const { key, over } of sheet.cells) look(over, key);
+    look(sheet.over, null);
+  }
+  return [...found].map(([font, { missing, cells }]) => {
+    const some = [...missing];
+    const shown = some.slice(0, 8).join(" ");
+    const able = FONTS.find(({ id }) => some.every((sign) => missingSigns(sign, id).length === 0));
+    const { caption } = styleOfAll(job);
+    return {
+      rule: "missing-signs",
+      level: "wrong" as const,
+      sentence: `${fontById(font).family} has no shape for ${shown}${some.length > 8 ? " …" : ""}: empty boxes would be printed. ${
+        able
+          ? `${able.family} has them all.`
+          : "No font that ships has them all; write these words otherwise."
+      }`,
+      cells,
+      ...(able &&
+        caption?.type.font === font && {
+          mend: {
+            label: `Set in ${able.family}`,
+            edit: {
+              do: "style" as const,
+              change: { caption: { ...caption, type: { ...caption.type, font: able.id } } },
+            },
+          },
+        }),
+    };
+  });
+}
+
+function cutOff({ sheets }: Inspection): Finding[] {
+  const cells = sheets.flatMap((sheet) =>
+    sheet.cells.filter(({ over }) => textsOf(over).some(({ cut }) => cut)),
+  );
+  const onSheets = sheets.filter(({ over }) => textsOf(over).some(({ cut }) => cut)).length;
+  if (cells.length === 0 && onSheets === 0) return [];
+  const where =
+    cells.length > 0 ? (cells.length === 1 ? "one cell" : `${cells.length} cells`) : "a box on the sheet";
+  return [
+    {
+      rule: "words-cut",
+      level: "look",
+      sentence: `Words in ${where} do not fit even at their least size and are cut off. Let them be smaller, or give them more lines.`,
+      cells: cells.map(({ key }) => key),
+    },
+  ];
+}
+
+/** Words under cells that reach over the next piece, where they would be cut through or printed over. */
+function overNeighbours({ job, sheets, words: write }: Inspection): Finding[] {
+  const over = sheets.flatMap(({ cells }) =>
+    cells.filter((cell) =>
+      textsOf(cell.over).some((text) => {
+        const set = { ...text.box, height: linesHeight(text.lines.length, text.size) };
+        const lying = text.turn === 0 ? set : onItsSideAbout(set);
+        return (
+          !contains(cell.finished, lying) &&
+          cells.some((other) => other !== cell && overlap(lying, other.finished) !== null)
+        );
+      }),
+    ),
+  );
+  const [first] = over;
+  if (!first) return [];
+  const height = Math.max(...textsOf(first.over).map(({ box }) => box.height));
+  const gap = um(Math.ceil((AWAY + height) / 500) * 500);
+  const mends = job.ticket.gap < gap;
+  return [
+    {
+      rule: "words-over-neighbour",
+      level: "look",
+      sentence: `Words under ${over.length === 1 ? "one cell" : `${over.length} cells`} lie over the next piece. Put more room between the pieces, or the words into the border or over the photo.`,
+      cells: over.map(({ key }) => key),
+      ...(mends && {
+        mend: {
+          label: `Put ${writeLength(gap, { ...write, ppi: job.sheet.ppi })} between pieces`,
+          edit: { do: "ticket" as const, change: { gap } },
+        },
+      }),
+    },
+  ];
+}
+
+function unknown({ job }: Inspection): Finding[] {
+  const columns = [...new Set(Object.values(job.list).flatMap((row) => Object.keys(row)))];
+  const templates = [
+    styleOfAll(job).caption?.text,
+    ...Object.values(job.cells).map(({ style }) => style?.caption?.text),
+    ...Object.values(job.texts).map(({ text }) => text),
+    ...Object.values(job.blocks).flatMap(({ title, columns, rows }) => [
+      title,
+      ...columns.map(({ heading }) => heading),
+      ...rows.flat(),
+    ]),
+  ].flatMap((text) => text ?? []);
+  const fields = [...new Set(templates.flatMap((text) => unknownFields(text, columns)))];
+  return fields.map((field) => ({
+    rule: "unknown-field",
+    level: "look" as const,
+    sentence: `There is no field “${field}”, so [${field}] is left out. Choose one from the list, or bring a list with such a column in.`,
+    cells: [],
+  }));
+}

@@ -1,0 +1,32 @@
+import { z } from "zod";
+import { LIES } from "../../base/geometry/index.ts";
+import { LIMITS } from "../../schema/index.ts";
+import { count, gap, length, paper } from "../../schema/parts.ts";
+
+/** How pages come onto the sheets that the printer takes. */
+export const imposeSchema = z.strictObject({
+  way: z
+    .enum(["one", "several", "spreads"])
+    .describe("A page is a sheet; several pages are cut from one; two that face each other lie on one"),
+  paper: paper.describe("What the printer takes, where a page is not a sheet"),
+  lie: z.enum(LIES).describe("How that lies; “most” for whichever holds more"),
+  grid: z
+    .strictObject({ columns: count(LIMITS.strips, "Pages across"), rows: count(LIMITS.strips, "Pages down") })
+    .nullable()
+    .describe("So many across and down; null for as many as fit"),
+  mayTurn: z.boolean().describe("Whether pages may lie on their side where more fit so"),
+  gap: gap.describe("Between finished pages that are cut apart, in µm"),
+  margin: length(
+    LIMITS.margin,
+    "Kept free at every edge of the paper, at least what the printer leaves bare",
+  ),
+  order: z
+    .enum(["repeat", "in order", "stack"])
+    .describe(
+      "One page again and again on its sheet, one after the other, or so that cut stacks lie in order",
+    ),
+  pdf: z.enum(["sheets", "pages"]).describe("What a PDF holds: the sheets as they are printed, or the pages"),
+  marks: z.enum(["corner ticks", "crosses", "full lines", "none"]).describe("Marks to cut pages apart by"),
+});
+
+export type Impose = z.infer<typeof imposeSchema>;
