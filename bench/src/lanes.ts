@@ -2,7 +2,7 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
-import { freshJob, mm, USUAL_PRESS, type Job } from "@wide-quilt/core";
+import { freshJob, mm, type Job } from "@wide-quilt/core";
 import type { JobView, Proof, Run } from "@wide-quilt/server/contract";
 import { Server } from "@wide-quilt/server/testing";
 import { upload } from "./upload.ts";
@@ -55,10 +55,11 @@ export async function benchLanes([photo]: string[]): Promise<void> {
   await proof();
   const idle = median(await proofs());
   const ticket = { ...freshJob("copies", "x").ticket, copies: SHEETS * 8 } as Job["ticket"];
-  const press = { ...USUAL_PRESS, file: { ...USUAL_PRESS.file, format: "png" as const } };
+  const usual = freshJob("copies", "x").target;
+  const target = { ...usual, file: { ...usual.file, format: "png" as const } };
   const runs: string[] = [];
   for (const name of ["First", "Second"]) {
-    const { id } = await keep({ name, ticket, press });
+    const { id } = await keep({ name, ticket, target });
     runs.push((await ask<Run>("POST", `/jobs/${id}/runs`, {})).id);
   }
   const isPainting = async () => {
@@ -71,7 +72,7 @@ export async function benchLanes([photo]: string[]): Promise<void> {
   for (let i = 0; i < EDITS; i++) {
     const since = performance.now();
     await ask("POST", `/jobs/${own}/edits`, {
-      edits: [{ id: `edit-${i}-meanwhile`, edit: { do: "sheet", change: { ppi: 300 + (i % 2) } } }],
+      edits: [{ id: `edit-${i}-meanwhile`, edit: { do: "target", change: { ppi: 300 + (i % 2) } } }],
     });
     edits.push(performance.now() - since);
   }

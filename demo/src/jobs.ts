@@ -137,14 +137,13 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
     make("Members’ cards, low water", [
       onPaper("a4"),
       {
-        do: "sheet",
+        do: "target",
         change: {
           printer: printerOfJob(inkjet),
           ppi: inkjet.ppi,
-          lie: "portrait",
-          margins: evenEdges(mm(12.5)),
         },
       },
+      { do: "sheet", change: { lie: "portrait", margins: evenEdges(mm(12.5)) } },
       { do: "ticket", change: { copies: 10, size: { width: mm(85.6), height: mm(53.98) }, gap: mm(0) } },
       {
         do: "finish",

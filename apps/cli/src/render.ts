@@ -43,9 +43,9 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
   }
   if (photos.missing.length > 0)
     throw new Said(`These photos are not in the folder: ${photos.missing.join(", ")}.`);
-  const atPpi = ppi === undefined ? job : applyEdit(job, { do: "sheet", change: { ppi } });
-  const file = { ...job.press.file, format, ...(quality !== undefined && { quality }) };
-  const wanted = applyEdit(atPpi, { do: "press", change: { file } });
+  const atPpi = ppi === undefined ? job : applyEdit(job, { do: "target", change: { ppi } });
+  const file = { ...job.target.file, format, ...(quality !== undefined && { quality }) };
+  const wanted = applyEdit(atPpi, { do: "target", change: { file } });
   const sheets = forPrinter(wanted, toWrite(wanted, arrange(wanted, photos.records)));
   if (sheets.length === 0)
     throw new Said(check(wanted, photos.records, sheets)[0]?.sentence ?? "There is no sheet.");
@@ -61,7 +61,8 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
   );
   const paths = names.map((name) => join(dirname(out), name));
   const setup = {
-    press: wanted.press,
+    press: wanted.target,
+    about: wanted.about,
     colour: colourOf(wanted),
     title: job.name,
     facing: facingIn(wanted),
@@ -75,7 +76,7 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
 }
 
 /** A shell has the profiles that come with the program. */
-function colourOf({ press: { colour } }: Job): OutputColour | null {
+function colourOf({ target: { colour } }: Job): OutputColour | null {
   if (!colour) return null;
   const profile = builtInProfile(colour.profile);
   if (profile) return { ...colour, profile };

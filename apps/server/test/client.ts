@@ -93,7 +93,7 @@ export class Client {
   /** Changes how a job is written. */
   async press(job: string, change: Partial<Press>): Promise<JobView> {
     const { body } = await this.ask<JobView>("GET", `/jobs/${job}`);
-    return (await this.edit(job, body.version, { do: "press", change })).body;
+    return (await this.edit(job, body.version, { do: "target", change })).body;
   }
 
   /** Starts a run of a job, as such a file where something is said of it. */
@@ -103,7 +103,7 @@ export class Client {
   ): Promise<Answer<Run & ProblemBody>> {
     if (file) {
       const { body } = await this.ask<JobView>("GET", `/jobs/${job}`);
-      await this.press(job, { file: { ...body.job.press.file, ...file } });
+      await this.press(job, { file: { ...body.job.target.file, ...file } });
     }
     return this.ask("POST", `/jobs/${job}/runs`, naming);
   }

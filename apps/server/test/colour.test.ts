@@ -112,10 +112,10 @@ describe("files of the press", () => {
     expect(bytes).toEqual([...bytes].sort((a, b) => a - b));
     const at92 = body.sizes.find(({ quality }) => quality === 92)!.bytes;
     const most = Math.round(at92 * 0.7);
-    await client.press(id, { file: { ...job.press.file, most } });
+    await client.press(id, { file: { ...job.target.file, most } });
     const met = await client.ended((await client.startRun(id)).body.id);
     expect(met.files[0]!.bytes).toBeLessThanOrEqual(most);
-    await client.press(id, { file: { ...job.press.file, most: 10_000 } });
+    await client.press(id, { file: { ...job.target.file, most: 10_000 } });
     const refused = await client.ended((await client.startRun(id)).body.id);
     expect(refused).toMatchObject({
       state: "failed",

@@ -193,7 +193,7 @@ describe("the data folder", () => {
       job: { version: JOB_VERSION, ticket: { gap: mm(4) } },
     });
     expect(Object.keys(body.photos)).toHaveLength(1);
-    expect((await client.walk(job!.id, "redo")).body.job.sheet.ppi).toBe(600);
+    expect((await client.walk(job!.id, "redo")).body.job.target.ppi).toBe(600);
     for (let i = 0; i < 5; i++) await client.walk(job!.id, "undo");
     expect((await client.ask<JobView>("GET", `/jobs/${job!.id}`)).body.job).toMatchObject({
       stash: [],
@@ -225,9 +225,10 @@ describe("the data folder", () => {
     await own.kill();
     // As version 1 had it, and the step in its form.
     const old = (gap: number) => {
-      const { sheets: _sheets, ...rest } = job as unknown as Record<string, unknown>;
+      const { sheets: _sheets, target, about: _about, ...rest } = job;
       const { cuts: _cuts, ...ticket } = job.ticket as unknown as Record<string, unknown>;
-      const { trim: _t, bleed: _b, safe: _s, enlarged: _e, facing: _f, ...sheet } = job.sheet;
+      const { trim: _t, safe: _s, facing: _f, ...made } = job.sheet;
+      const sheet = { ...made, ppi: target.ppi, printer: target.printer };
       return { ...rest, version: 1, sheet, ticket: { ...ticket, gap, turnPieces: true } };
     };
     const db = new Database(join(data, HOME, "wide-quilt.sqlite"));

@@ -6,12 +6,13 @@ import { join } from "node:path";
 import { text } from "node:stream/consumers";
 import sharp from "sharp";
 import { expect, it } from "vitest";
-import { USUAL_PRESS } from "@wide-quilt/core";
+import { freshJob } from "@wide-quilt/core";
 import { builtInProfile } from "@wide-quilt/colour";
 import type { JobView, ProblemBody, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { canMount, Client, testFolder } from "./client.ts";
 
+const { target } = freshJob("copies", "x");
 const noise = { type: "gaussian", mean: 128, sigma: 60 } as const;
 const photo = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: "#fff", noise } })
@@ -79,7 +80,7 @@ it.runIf(canMount())(
       const first = (await client.upload({ name: "a.jpg", data: await photo(300, 400) })).body.photos[0]!;
       const { id } = await client.importJob({
         name: "Kept",
-        press: { ...USUAL_PRESS, file: { ...USUAL_PRESS.file, format: "png" } },
+        target: { ...target, file: { ...target.file, format: "png" } },
       });
       await client.edit(id, 0, { do: "add photos", photos: [{ id: first.id, name: "a.jpg" }] });
       const png = await sharp({ create: { width: 900, height: 900, channels: 3, background: "#fff", noise } })

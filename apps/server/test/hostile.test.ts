@@ -101,11 +101,11 @@ describe("whatever is asked", () => {
     const rights: JobEdit[] = [
       { do: "rename", name: "Badges" },
       { do: "ticket", change: { gap: mm(3), size: { width: mm(35), height: mm(45) }, copies: 8 } },
-      { do: "sheet", change: { paper: { name: "A4", width: mm(210), height: mm(297) }, ppi: 300 } },
+      { do: "sheet", change: { paper: { name: "A4", width: mm(210), height: mm(297) } } },
       { do: "finish", change: { outline: { width: mm(0.2), colour: "#9a9a9a" } } },
       {
-        do: "press",
-        change: { file: USUAL_PRESS.file, colour: USUAL_PRESS.colour, print: USUAL_PRESS.print },
+        do: "target",
+        change: { file: USUAL_PRESS.file, colour: USUAL_PRESS.colour, print: USUAL_PRESS.print, ppi: 300 },
       },
       { do: "printer", printer: PRINTERS[0]! },
       { do: "shot", shot: "1", change: { scale: 1.5, photo } },

@@ -66,10 +66,10 @@ describe("jobs over HTTP", () => {
     const { id, job } = await client.importJob();
     const way = (to: "undo" | "redo") => client.walk(id, to).then(({ body }) => body);
     await client.edit(id, 0, gap(3));
-    const after = (await client.edit(id, 1, { do: "sheet", change: { ppi: 600 } })).body;
+    const after = (await client.edit(id, 1, { do: "target", change: { ppi: 600 } })).body;
     expect(after).toMatchObject({ undo: "ppi", redo: null });
     const once = await way("undo");
-    expect(once).toMatchObject({ undo: "gap", redo: "ppi", job: { sheet: { ppi: 300 } } });
+    expect(once).toMatchObject({ undo: "gap", redo: "ppi", job: { target: { ppi: 300 } } });
     const twice = await way("undo");
     expect(twice.job).toEqual(job);
     expect(twice).toMatchObject({ undo: null, redo: "gap" });

@@ -5,7 +5,7 @@ import { setTimeout as wait } from "node:timers/promises";
 import Database from "better-sqlite3";
 import sharp from "sharp";
 import { expect, it } from "vitest";
-import { chance, mm, PRINTERS, USUAL_PRESS } from "@wide-quilt/core";
+import { chance, mm, freshJob, PRINTERS } from "@wide-quilt/core";
 import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
 import type { JobView, Run } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
@@ -13,6 +13,7 @@ import { times } from "../testing/times.ts";
 import { Client, testFolder } from "./client.ts";
 
 const HOME = "wide-quilt";
+const { target } = freshJob("copies", "x");
 const next = chance(127);
 
 /** What a person keeps beside what is ours. */
@@ -72,7 +73,7 @@ it(
     const first = (await client.upload({ name: "first.jpg", data: await jpeg(0) })).body.photos[0]!.id;
     const { id: written } = await client.importJob({
       name: "Written",
-      press: { ...USUAL_PRESS, file: { ...USUAL_PRESS.file, format: "png" } },
+      target: { ...target, file: { ...target.file, format: "png" } },
     });
     const { id: printed } = await client.importJob({ name: "Printed" });
     for (const id of [written, printed]) {

@@ -34,7 +34,7 @@ const start = (job: string, file: Partial<FileSetup>, naming: Partial<RunNaming>
 describe("the press over HTTP", () => {
   it("paints a proof: its picture has the true pixels, its size is the file's", async () => {
     const { id, job } = await badges();
-    await client.press(id, { file: { ...job.press.file, quality: 80 } });
+    await client.press(id, { file: { ...job.target.file, quality: 80 } });
     const ask = () => client.ask<Proof>("POST", `/jobs/${id}/proofs`, { sheet: 1 });
     let proof = (await ask()).body;
     while (proof.state === "painting") proof = (await client.ask<Proof>("GET", `/proofs/${proof.id}`)).body;
@@ -114,8 +114,8 @@ describe("the press over HTTP", () => {
     expect(huge.body).toMatchObject({ status: 422, type: "/problems/too-many-pixels" });
     const { body: view } = await client.ask<JobView>("GET", `/jobs/${id}`);
     const poor = await client.edit(id, view.version, {
-      do: "press",
-      change: { file: { ...view.job.press.file, quality: 0 } },
+      do: "target",
+      change: { file: { ...view.job.target.file, quality: 0 } },
     });
     expect(poor.status).toBe(422);
     expect(poor.body.detail).toContain("at least 1");

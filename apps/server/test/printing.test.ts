@@ -147,7 +147,7 @@ describe("printing by IPP", () => {
     // Eight pieces on a sheet that lies; three copies of it, each cut in two across the upright paper.
     const id = await jobFor(event.address);
     const { body } = await client.ask<JobView>("GET", `/jobs/${id}`);
-    await client.edit(id, body.version, { do: "sheet", change: { ppi: 302 } });
+    await client.edit(id, body.version, { do: "target", change: { ppi: 302 } });
     await client.press(id, { print: { copies: 3, type: "photographic", quality: "high", grey: false } });
     const run = await client.ended((await print(id)).id);
     expect(run).toMatchObject({ state: "done", sheets: 1 });

@@ -14,9 +14,9 @@ const edits: JobEdit[] = [
       paper: { name: "24 × 36 in", width: inch(24), height: inch(36) },
       lie: "portrait",
       margins: NO_EDGES,
-      ppi: 300,
     },
   },
+  { do: "target", change: { ppi: 300 } },
   { do: "add photos", photos: photos.map((id) => ({ id, name: id.slice(-40) })) },
 ];
 const job = edits.reduce(applyEdit, freshJob("collage", "Large"));

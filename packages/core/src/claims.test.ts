@@ -83,7 +83,7 @@ const collage = (height: number) =>
     add("a"),
   );
 const scale = (down: number): JobEdit => ({
-  do: "sheet",
+  do: "target",
   change: { printer: { ...printerOfJob(PRINTERS[0]!), scale: { across: 1, down } } },
 });
 

@@ -31,8 +31,9 @@ const withForm = (): Job =>
     [],
     {
       do: "sheet",
-      change: { ppi: PPI, paper: { name: "Card", width: mm(80), height: mm(60) }, lie: "portrait" },
+      change: { paper: { name: "Card", width: mm(80), height: mm(60) }, lie: "portrait" },
     },
+    { do: "target", change: { ppi: PPI } },
     { do: "blocks", blocks: { b1: form } },
   );
 

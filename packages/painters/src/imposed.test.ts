@@ -21,7 +21,8 @@ const card = (): Job =>
   job(
     "single",
     ["a"],
-    { do: "sheet", change: { paper: paper("Card", 80, 60), lie: "portrait", ppi: PPI, bleed: mm(2) } },
+    { do: "sheet", change: { paper: paper("Card", 80, 60), lie: "portrait" } },
+    { do: "target", change: { ppi: PPI, bleed: mm(2) } },
     { do: "ticket", change: { way: "border", border: mm(8) } },
     { do: "ground", ground: { kind: "gradient", top: "#ffffff", bottom: "#103060" } },
     {

@@ -25,7 +25,7 @@ function sheetOf(width: number, height: number, ...edits: JobEdit[]) {
     { do: "add photos", photos: [photo] },
     { do: "ticket", change: { size: { width: mm(30), height: mm(20) }, copies: 1 } },
     { do: "finish", change: { marks: { ...marks, kind: "none" } } },
-    { do: "sheet", change: { ppi: 254 } },
+    { do: "target", change: { ppi: 254 } },
     ...edits,
   ];
   return arrange(all.reduce(applyEdit, fresh), { [photo.id]: { width, height } })[0]!;

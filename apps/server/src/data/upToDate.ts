@@ -38,9 +38,9 @@ export function bringUpToDate(db: Db, graphicsFolder: string): void {
       const run = tx.select().from(runs).where(eq(runs.jobHash, hash)).get();
       if (!current || !run) continue;
       const { format, quality } = run;
-      const press = { ...current.press, file: { ...current.press.file, format, quality } };
+      const target = { ...current.target, file: { ...current.target.file, format, quality } };
       tx.update(runJobs)
-        .set({ job: { ...current, press } })
+        .set({ job: { ...current, target } })
         .where(eq(runJobs.hash, hash))
         .run();
     }

@@ -12,7 +12,7 @@ const FINEST = 98;
 
 const asJpeg = (job: Job): Job => ({
   ...job,
-  press: { ...job.press, file: { ...job.press.file, format: "jpeg" } },
+  target: { ...job.target, file: { ...job.target.file, format: "jpeg" } },
 });
 
 /** Portraits as the files that offices take: the pixels and the bytes that the rule says. */

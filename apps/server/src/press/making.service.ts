@@ -68,12 +68,12 @@ export class MakingService {
       says: (why: string) => (here.says = why),
     };
     const can = await this.printing.can(row.printer!.address, watch);
-    const { press } = own;
-    const kind = this.printing.kindFor(can, press);
-    const raster = kind === "raster" ? this.printing.rasterFor(can, press) : undefined;
+    const { target } = own;
+    const kind = this.printing.kindFor(can, target);
+    const raster = kind === "raster" ? this.printing.rasterFor(can, target) : undefined;
     const file: FileSetup =
-      kind === "raster" ? { ...press.file, format: "png", depth: 8 } : { ...press.file, format: kind };
-    const job = { ...own, press: { ...press, file } };
+      kind === "raster" ? { ...target.file, format: "png", depth: 8 } : { ...target.file, format: kind };
+    const job = { ...own, target: { ...target, file } };
     const plan = await this.painters.planRun(job, USUAL_NAMING);
     const painted = await this.paint(row, job, plan, here, [], raster);
     let first = 0;
@@ -92,7 +92,7 @@ export class MakingService {
           path: this.files.staged(id, sheet.number),
           kind,
           paper,
-          setup: press.print,
+          setup: target.print,
           sent: sheet.sent,
           printerJob: sheet.printerJob,
           trusts: this.ledger.row(id).trusts,
@@ -102,7 +102,7 @@ export class MakingService {
       );
       if (outcome === "in doubt") return { state: "asking" };
     }
-    return { state: "done", price: priceOf(job, plan, painted) * press.print.copies };
+    return { state: "done", price: priceOf(job, plan, painted) * target.print.copies };
   }
 
   /**
@@ -178,10 +178,10 @@ const HELP =
   "What was painted before it is kept. Try again, or look at what is special about this sheet: a graphic, a font, a very large photo.";
 
 /** What a run costs, about: its paper, and the ink as far as it was looked at. */
-const priceOf = ({ sheet }: Job, { price, papers }: RunPlan, painted: readonly SheetRow[]): number =>
+const priceOf = ({ target }: Job, { price, papers }: RunPlan, painted: readonly SheetRow[]): number =>
   painted
     .flatMap(({ coverage }) => coverage)
-    .reduce((sum, covered, i) => sum + inkOfSheet(sheet.printer.price, papers[i]!, covered), price);
+    .reduce((sum, covered, i) => sum + inkOfSheet(target.printer.price, papers[i]!, covered), price);
 
 /** Whether the job’s printer asks money for ink. */
-const takesInk = ({ sheet }: Job): boolean => sheet.printer.price.ink > 0;
+const takesInk = ({ target }: Job): boolean => target.printer.price.ink > 0;

@@ -45,7 +45,7 @@ export async function paintLook(task: LookTask, watch: Watch): Promise<PaintedPa
   const covered = await paintFile([plan], path, fileSetup(task), watch);
   const found = covered === null ? [] : [covered];
   if (picture) {
-    const { medium, light } = job.press;
+    const { medium, light } = job.target;
     const pixels = await paintSheet(plan, fileOf(task), watch, { medium, light });
     found.push(coverage(pixels));
     const file = await encodeSheet(pixels, plan.ppi, { format: "jpeg", quality: PICTURE_QUALITY });
@@ -59,9 +59,9 @@ export async function weigh(task: WeighTask, watch: Watch): Promise<number[]> {
   const { qualities, job } = task;
   const plan = unpacked(task.plan);
   const space = await paintSpace(colourOf(task));
-  const { medium, light } = job.press;
+  const { medium, light } = job.target;
   const pixels = await paintSheet(plan, fileOf(task), watch, { space, medium, light });
-  return jpegSizes(pixels, plan.ppi, job.press.file, qualities);
+  return jpegSizes(pixels, plan.ppi, job.target.file, qualities);
 }
 
 /** A portrait that is made as a file for an office. */
@@ -76,7 +76,7 @@ export async function digital({ job, records, root, quality, most }: DigitalTask
   const refuse = (why: string) => new Problem(422, "no-file", "Not made", why);
   const [sheet] = sheetsToWrite({ job, records });
   if (!sheet?.cells[0]?.picture) throw refuse("There is no photo of this person yet.");
-  const pixels = await paintSheet(sheet, fileOf({ root, job }), {}, { light: job.press.light });
+  const pixels = await paintSheet(sheet, fileOf({ root, job }), {}, { light: job.target.light });
   return encodeSheet(pixels, sheet.ppi, { format: "jpeg", quality, most }).catch((error: unknown) => {
     throw error instanceof NotEncoded ? refuse(error.message) : error;
   });
@@ -87,7 +87,9 @@ async function inksOf(sheets: readonly SheetPlan[], setup: PaintSetup, watch: Wa
   const covered: number[] = [];
   for (const sheet of sheets) {
     const small = coarse(sheet, INK_SIDE);
-    covered.push(coverage(await paintSheet(small, fileOf(setup), watch, { medium: setup.job.press.medium })));
+    covered.push(
+      coverage(await paintSheet(small, fileOf(setup), watch, { medium: setup.job.target.medium })),
+    );
   }
   return covered;
 }
@@ -95,7 +97,8 @@ async function inksOf(sheets: readonly SheetPlan[], setup: PaintSetup, watch: Wa
 const unpacked = (plan: PackedPlan): SheetPlan => deserialize(plan) as SheetPlan;
 
 const fileSetup = (setup: PaintSetup) => ({
-  press: setup.job.press,
+  press: setup.job.target,
+  about: setup.job.about,
   title: setup.job.name,
   facing: facingIn(setup.job),
   colour: colourOf(setup),
@@ -103,8 +106,8 @@ const fileSetup = (setup: PaintSetup) => ({
   files: fileOf(setup),
 });
 
-const colourOf = ({ job: { press }, profile }: PaintSetup): OutputColour | null =>
-  press.colour && profile ? { ...press.colour, profile: Buffer.from(profile) } : null;
+const colourOf = ({ job: { target }, profile }: PaintSetup): OutputColour | null =>
+  target.colour && profile ? { ...target.colour, profile: Buffer.from(profile) } : null;
 
 /** Where the file of a photo or a graphic lies. Throws a sentence that names a photo which is gone. */
 function fileOf({ root, job }: Pick<PaintSetup, "root" | "job">): (id: string) => string {

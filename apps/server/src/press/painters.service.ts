@@ -160,7 +160,7 @@ export class PaintersService implements OnModuleDestroy {
   }
 
   private async setup(job: Job, date: number): Promise<PaintSetup> {
-    const { colour } = job.press;
+    const { colour } = job.target;
     const profile = colour ? await this.profiles.bytes(colour.profile) : null;
     return { job, root: this.folder.root, profile, date };
   }

@@ -26,7 +26,7 @@ const SOFT_PROOF_SIDE = 1400;
  * a sentence for what cannot be written.
  */
 export function sheetsToWrite({ job, records }: Planned): SheetPlan[] {
-  const { format } = job.press.file;
+  const { format } = job.target.file;
   const pages = arrange(job, records);
   const sheets = toWrite(job, pages);
   if (sheets.length === 0) {
@@ -56,7 +56,7 @@ export function sheetsToWrite({ job, records }: Planned): SheetPlan[] {
 /** How the files of a run are divided and what they are asked to be called. */
 export function planRun({ job, records, naming: { rule, start, each } }: PlanRun): RunPlan {
   const sheets = sheetsToWrite({ job, records });
-  const pages = job.press.file.format === "pdf";
+  const pages = job.target.file.format === "pdf";
   return {
     papers: sheets.map(({ stock }) => stock),
     files: outputFiles(job, records, sheets, { pages, each, rule, start }),
@@ -71,9 +71,10 @@ export function planLook({ sheet, wide, ...planned }: PlanLook): LookPlan {
   const asked = sheets[sheet - 1];
   if (!asked) throw Problem.notFound("sheet", `There is no sheet ${sheet}; this job has ${sheets.length}.`);
   const plan = wide ? coarse(asked, SOFT_PROOF_SIDE) : asked;
+  // What the printer is asked and what it costs change nothing of what it is sent.
+  const { print: _print, printer: _printer, ...written } = job.target;
   const id = createHash("sha256")
-    // How it is printed changes nothing of what is sent.
-    .update(JSON.stringify([plan, job.name, { ...job.press, print: null }]))
+    .update(JSON.stringify([plan, job.name, job.about, written]))
     .digest("hex")
     .slice(0, 32);
   return { plan: serialize(plan), pixels: plan.pixels, id };
@@ -88,7 +89,7 @@ export function planCard({ job, records }: Planned): string {
     sheets: total.sheets,
     pieces: total.layout.pieces,
     paper: job.sheet.paper.name,
-    ppi: job.sheet.ppi,
+    ppi: job.target.ppi,
     size: job.ticket.kind === "copies" ? job.ticket.size : null,
   };
   return JSON.stringify(card);

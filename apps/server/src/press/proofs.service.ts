@@ -26,15 +26,15 @@ const PICTURE = "picture.jpg";
 const WEIGHED = [30, 50, 65, 75, 82, 88, 92, 95, 98, 100] as const;
 
 /** Whether a browser shows the file as it is. */
-const isShown = ({ press: { file, colour } }: Job): boolean =>
+const isShown = ({ target: { file, colour } }: Job): boolean =>
   !isDrawing(file.format) && file.format !== "tiff" && (colour === null || colour.profile === "srgb");
 
 /** The job as a picture in wide colours, which a soft proof then brings to the printer’s and back. */
 const forSoftProof = (job: Job): Job => ({
   ...job,
-  press: {
-    ...job.press,
-    file: { ...job.press.file, format: "png", depth: 8 },
+  target: {
+    ...job.target,
+    file: { ...job.target.file, format: "png", depth: 8 },
     colour: { profile: "oprgb", intent: "relative", blackPoint: true },
   },
 });
@@ -54,7 +54,7 @@ export class ProofsService {
     const own = this.jobs.job(jobId);
     const job = wide ? forSoftProof(own) : own;
     const { plan, pixels, id } = await this.painters.planLook(job, { sheet, wide });
-    const { format } = job.press.file;
+    const { format } = job.target.file;
     const known = this.proofs.get(id);
     if (known && (known.state === "painting" || known.state === "done")) return shown(known);
     const path = join(this.folder.proofs, id, `sheet.${ENDING[format]}`);

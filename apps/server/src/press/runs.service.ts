@@ -127,8 +127,8 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** The printer of a job, where it can be reached. Throws a Problem that says what to do. */
-  private printerOf({ sheet }: Job): RunRow["printer"] {
-    const { id, name } = sheet.printer;
+  private printerOf({ target }: Job): RunRow["printer"] {
+    const { id, name } = target.printer;
     const address = this.printers.list().find((one) => one.id === id)?.address ?? null;
     if (address !== null) return { name, address };
     throw new Problem(
@@ -148,16 +148,16 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     again: string | null,
   ): Promise<Run> {
     const { papers, files: asked } = await this.painters.planRun(job, naming);
-    const { format, quality } = job.press.file;
+    const { format, quality } = job.target.file;
     const names = asked.map(({ name }) => name);
     const id = randomUUID();
     this.ledger.enter(job, {
       id,
       jobId,
       jobName: job.name,
-      madeBy: job.sheet.printer.name,
-      currency: job.sheet.printer.price.currency,
-      profile: job.press.colour?.profile ?? null,
+      madeBy: job.target.printer.name,
+      currency: job.target.printer.price.currency,
+      profile: job.target.colour?.profile ?? null,
       format,
       quality,
       naming,
@@ -178,7 +178,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     const { files } = await this.painters.planRun(job, naming);
     return this.promise(
       files.map(({ name }) => name),
-      job.press.file.format,
+      job.target.file.format,
       naming,
     );
   }

@@ -151,9 +151,9 @@ describe("edits on their way", () => {
     server.refuses = (one) => one.do === "ticket" && one.change.gap === 8000;
     void dispatch(edit({ do: "rename", name: "Kept" }));
     void dispatch(edit(gap(8)));
-    void dispatch(edit({ do: "sheet", change: { ppi: 600 } }));
+    void dispatch(edit({ do: "target", change: { ppi: 600 } }));
     await saved();
-    expect(server.job).toMatchObject({ name: "Kept", ticket: { gap: 2000 }, sheet: { ppi: 600 } });
+    expect(server.job).toMatchObject({ name: "Kept", ticket: { gap: 2000 }, target: { ppi: 600 } });
     expect(state().job).toEqual(server.job);
     expect(notices()).toEqual([REFUSED]);
   });

@@ -51,6 +51,6 @@ export const selectPeople = createSelector(
   [selectJob, (state: State) => state.openJob.photos, selectSheets, (state: State) => state.preferences.unit],
   (job, photos, sheets, unit) =>
     job?.ticket.kind === "portraits"
-      ? reportPeople(job, photos, sheets, { unit, ppi: job.sheet.ppi, locale: LOCALE })
+      ? reportPeople(job, photos, sheets, { unit, ppi: job.target.ppi, locale: LOCALE })
       : NOBODY,
 );

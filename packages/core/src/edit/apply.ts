@@ -42,8 +42,10 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return madeBy(job, edit.printer);
     case "finish":
       return { ...job, finish: { ...job.finish, ...edit.change } };
-    case "press":
-      return { ...job, press: { ...job.press, ...edit.change } };
+    case "target":
+      return { ...job, target: { ...job.target, ...edit.change } };
+    case "about":
+      return { ...job, about: { ...job.about, ...edit.change } };
     case "style":
       return styleAll(job, edit.change);
     case "style cells":
@@ -122,11 +124,19 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
 /** A job for another printer; what the printer says nothing of stays, except kinds of paper of the one before. */
 function madeBy(job: Job, printer: Printer): Job {
   const { ppi, enlarged, bleed, colour, medium } = printer;
-  const sheet = { ...job.sheet, printer: printerOfJob(printer), ppi, enlarged };
+  const { target } = job;
   return {
     ...job,
-    sheet: bleed > 0 ? { ...sheet, bleed } : sheet,
-    press: { ...job.press, colour, medium, print: { ...job.press.print, type: null } },
+    target: {
+      ...target,
+      printer: printerOfJob(printer),
+      ppi,
+      enlarged,
+      bleed: bleed > 0 ? bleed : target.bleed,
+      colour,
+      medium,
+      print: { ...target.print, type: null },
+    },
   };
 }
 

@@ -147,7 +147,8 @@ describe("applyEdit", () => {
         { do: "remove sheet", sheet: "1" },
         { do: "remove sheet", sheet: "a1" },
         { do: "order sheets", sheets: ["a1", "1"] },
-        { do: "sheet", change: { lie: "landscape", bleed: mm(3), enlarged: 2 } },
+        { do: "sheet", change: { lie: "landscape" } },
+        { do: "target", change: { bleed: mm(3), enlarged: 2 } },
         { do: "shot", shot: "2", change: { scale: 2 } },
       ),
     );

@@ -7,7 +7,8 @@ export function sayEdit(edit: JobEdit): string {
     case "ticket":
     case "sheet":
     case "finish":
-    case "press":
+    case "target":
+    case "about":
       return Object.keys(edit.change)
         .map((part) => PARTS[part] ?? part)
         .join(" and ");
@@ -37,7 +38,8 @@ type Counted =
   | "ticket"
   | "sheet"
   | "finish"
-  | "press"
+  | "target"
+  | "about"
   | "style"
   | "style cells"
   | "unstyle"
@@ -117,7 +119,10 @@ const PARTS: Record<string, string> = {
   foot: "foot line",
   file: "kind of file",
   colour: "colours of the file",
-  about: "what the file says",
+  title: "title of files",
+  creator: "who made it",
+  copyright: "copyright",
+  keepPlace: "what files say of places",
   photoPpi: "ppi of photos",
   print: "how it is printed",
   naming: "names of files",

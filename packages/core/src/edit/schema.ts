@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { pressSchema } from "../catalogue/press/schema.ts";
+import { aboutSchema } from "../catalogue/press/schema.ts";
 import { printerSchema } from "../catalogue/printer/schema.ts";
 import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
@@ -7,6 +7,7 @@ import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../finish/style/sche
 import { textBoxSchema } from "../finish/words/schema.ts";
 import { cellSchema, finishSchema, itemId, jobSchema, placeSchema, sheetSchema } from "../job/schema.ts";
 import { newPhotoSchema, photoMarksSchema, photoRefSchema, pickSchema } from "../job/stash/schema.ts";
+import { targetSchema } from "../job/target.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
 import { backdropSchema } from "../photo/backdrop/schema.ts";
 import { shotSchema } from "../photo/crop/schema.ts";
@@ -59,8 +60,10 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   /** How pages come onto sheets. */
   z.strictObject({ do: z.literal("impose"), change: imposeSchema.partial() }),
   z.strictObject({ do: z.literal("finish"), change: finishSchema.partial() }),
-  /** How the sheets leave the program. */
-  z.strictObject({ do: z.literal("press"), change: pressSchema.partial() }),
+  /** How the sheets leave the program, and what the printer does to them. */
+  z.strictObject({ do: z.literal("target"), change: targetSchema.partial() }),
+  /** What stands in the files about themselves. */
+  z.strictObject({ do: z.literal("about"), change: aboutSchema.partial() }),
   /** Changes what all cells wear: the style that is tried on, where there is one, otherwise the job’s own. */
   z.strictObject({ do: z.literal("style"), change: styleChangeSchema }),
   /** What single cells wear whatever the others do. */

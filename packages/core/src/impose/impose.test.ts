@@ -40,8 +40,9 @@ const pages = (width: number, height: number, count: number, ...edits: JobEdit[]
     { do: "add photos", photos: photos(count) } as JobEdit,
     {
       do: "sheet",
-      change: { paper: paper("Card", width, height), lie: "portrait", bleed: mm(2) },
+      change: { paper: paper("Card", width, height), lie: "portrait" },
     } as JobEdit,
+    { do: "target", change: { bleed: mm(2) } } as JobEdit,
     { do: "ticket", change: { way: "border", border: um(0) } } as JobEdit,
     { do: "impose", change: { way: "several", gap: mm(4) } } as JobEdit,
     ...edits,
@@ -101,7 +102,7 @@ describe("several pages to a sheet", () => {
     // (210 + 4) / (85 + 4) = 2 across, (297 + 4) / (55 + 4) = 5 down
     expect(sheets.map((on) => on.length)).toEqual([8, 8]);
     const holds = (of: Job) =>
-      placesFor(of.impose, { width: mm(85), height: mm(55) }, of.sheet.printer.unprintable);
+      placesFor(of.impose, { width: mm(85), height: mm(55) }, of.target.printer.unprintable);
     expect(holds(job)!.places).toHaveLength(10);
     // Some turned there is room for one more: two columns of three on their side are 114 mm wide, and 92 are left for a column of five.
     expect(holds(applyEdit(job, { do: "impose", change: { mayTurn: true } }))!.places).toHaveLength(11);
@@ -210,7 +211,7 @@ describe("several pages to a sheet", () => {
 
   it("writes the pages by themselves where a PDF is to hold those, and the page is the sheet where it says so", () => {
     const job = pages(85, 55, 16, { do: "impose", change: { pdf: "pages" } });
-    const pdf = applyEdit(job, { do: "press", change: { file: { ...job.press.file, format: "pdf" } } });
+    const pdf = applyEdit(job, { do: "target", change: { file: { ...job.target.file, format: "pdf" } } });
     expect([toWrite(job, arrange(job, facts)).length, toWrite(pdf, arrange(pdf, facts)).length]).toEqual([
       16, 16,
     ]);

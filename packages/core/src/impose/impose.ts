@@ -32,7 +32,7 @@ import type { PageSlot } from "../solve/slots/index.ts";
  *     pages ─▶ slots on sheets ─▶ parts of each page moved and turned ─▶ one plan a sheet, in the painters’ own terms
  */
 export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
-  const { impose, sheet, finish } = job;
+  const { impose, target, finish } = job;
   if (impose.way === "one") return [...pages];
   const sheets = pagesOnSheets(
     job,
@@ -57,7 +57,7 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
       bleed: whole,
       safe: whole,
       mayLose: NO_EDGES,
-      pixels: { width: edgePx(paper.width, sheet.ppi), height: edgePx(paper.height, sheet.ppi) },
+      pixels: { width: edgePx(paper.width, target.ppi), height: edgePx(paper.height, target.ppi) },
       grounds: parts.flatMap(({ grounds }) => grounds),
       backing: parts.flatMap(({ backing }) => backing),
       cells: parts.flatMap(({ cells }) => cells).map((cell, i) => ({ ...cell, number: i + 1 })),
@@ -73,11 +73,11 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
 
 /** What is written: the sheets that are printed, or the pages where the job wants a PDF of those. */
 export const toWrite = (job: Job, pages: readonly SheetPlan[]): SheetPlan[] =>
-  job.press.file.format === "pdf" && job.impose.pdf === "pages" ? [...pages] : imposed(job, pages);
+  job.target.file.format === "pdf" && job.impose.pdf === "pages" ? [...pages] : imposed(job, pages);
 
 /** Where the first page lies in a file whose pages face each other in pairs; null where they do not. */
-export function facingIn({ impose, sheet, press }: Job): "left" | "right" | null {
-  const hasPages = impose.way === "one" || (press.file.format === "pdf" && impose.pdf === "pages");
+export function facingIn({ impose, sheet, target }: Job): "left" | "right" | null {
+  const hasPages = impose.way === "one" || (target.file.format === "pdf" && impose.pdf === "pages");
   return hasPages ? sheet.facing : null;
 }
 

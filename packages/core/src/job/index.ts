@@ -12,6 +12,7 @@ export { jobJsonSchema, readJob, readStyle, type JobReading, type StyleReading }
 export { finishedSheet, layoutArea } from "./area.ts";
 export { pagesOnSheets } from "./onSheets.ts";
 export { paperPrice } from "./paperPrice.ts";
+export type { Target } from "./target.ts";
 export { styleOfAll, styleOfCell } from "./worn.ts";
 export { sheetOrder } from "./sheetOrder.ts";
 export type { NewPhoto, PhotoRef } from "./stash/schema.ts";

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { applyEdit } from "../edit/index.ts";
 import { freshJob, JOB_KINDS } from "../kinds/index.ts";
 import { jobJsonSchema, readJob, type Job } from "./index.ts";
+import { asVersion7 } from "./testing/older.ts";
 
 describe("readJob", () => {
   it("reads what it writes", () => {
@@ -52,7 +53,7 @@ describe("readJob", () => {
   });
 
   it("brings a job of version 1 up to date", () => {
-    const { sheets: _sheets, ...job } = freshJob("copies", "Badges") as Record<string, unknown>;
+    const { sheets: _sheets, ...job } = asVersion7(freshJob("copies", "Badges"));
     const { cuts: _cuts, ...ticket } = job.ticket as Record<string, unknown>;
     const {
       trim: _t,
@@ -76,7 +77,7 @@ describe("readJob", () => {
     const place = { x: 0, y: 0, width: 30_000, height: 30_000 };
     const hand = { angle: 0, order: 0, locked: false, proportion: false };
     const old = (job: Job, more: object) => {
-      const { numbered: _numbered, ...rest } = JSON.parse(JSON.stringify(job));
+      const { numbered: _numbered, ...rest } = JSON.parse(JSON.stringify(asVersion7(job)));
       const { pieces } = rest.ticket;
       const ticket = pieces
         ? { ...rest.ticket, pieces: pieces.map(({ order: _order, ...line }: { order: number }) => line) }
@@ -140,6 +141,28 @@ describe("readJob", () => {
       "p3",
     ]);
     expect(read(freshJob("mixed", "Old"), {}).ticket).toMatchObject({ pieces: [{ order: 1 }, { order: 1 }] });
+  });
+
+  it("tells where a job of version 7 was made from what it makes", () => {
+    const job = freshJob("contact", "Old");
+    const { press, sheet, ...old } = asVersion7(job) as {
+      press: Record<string, unknown>;
+      sheet: Record<string, unknown>;
+    };
+    const reading = readJob({
+      ...old,
+      sheet: { ...sheet, ppi: 360, enlarged: 2, bleed: 3000, safe: 4000 },
+      press: {
+        ...press,
+        medium: "matte",
+        about: { title: "", creator: "A. Tern", copyright: "", keepPlace: true },
+      },
+    });
+    if (!reading.ok) throw new Error(reading.faults[0]!.why);
+    const { target, about, sheet: made } = reading.job;
+    expect(target).toEqual({ ...job.target, ppi: 360, enlarged: 2, bleed: 3000, medium: "matte" });
+    expect(about).toEqual({ title: "", creator: "A. Tern", copyright: "", keepPlace: true });
+    expect(made).toEqual({ ...job.sheet, safe: 4000 });
   });
 
   it("refuses ten thousand pieces in one job, and says what to do", () => {

@@ -1,4 +1,4 @@
-import { USUAL_PRESS } from "../catalogue/press/schema.ts";
+import { USUAL_ABOUT, USUAL_PRESS } from "../catalogue/press/schema.ts";
 import { PLAIN, SHIPPED_CURRENCY } from "../catalogue/printer/schema.ts";
 import { BARE } from "../finish/style/schema.ts";
 import { EACH_ITS_SHEET } from "../solve/slots/index.ts";
@@ -10,7 +10,7 @@ type Migration = { ok: true; value: unknown } | { ok: false; why: string };
 type Values = Record<string, unknown>;
 
 /** How versions 4 and 5 began to write. */
-const { light: _light, ...PRESS_5 } = USUAL_PRESS;
+const { light: _light, ...PRESS_5 } = { ...USUAL_PRESS, about: USUAL_ABOUT };
 const { naming: _naming, ...PRESS_4 } = PRESS_5;
 
 /** For each older version, the step that brings a job file one version on. */
@@ -113,6 +113,12 @@ const STEPS: Record<number, (job: Values) => Values> = {
         ]),
       ),
     };
+  },
+  // Version 7 mixed what is made with where it is made.
+  7: ({ press, ...job }) => {
+    const { printer, ppi, enlarged, bleed, ...sheet } = (job.sheet ?? {}) as Values;
+    const { about, ...target } = (press ?? {}) as Values;
+    return { ...job, version: 8, sheet, target: { ...target, printer, ppi, enlarged, bleed }, about };
   },
 };
 

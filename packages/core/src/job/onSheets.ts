@@ -4,6 +4,7 @@ import type { Job } from "./schema.ts";
 
 /** Which finished pages of a job, given by their sizes, lie where on which sheets. */
 export const pagesOnSheets = (
-  { impose, sheet }: Pick<Job, "impose" | "sheet">,
+  { impose, sheet, target }: Pick<Job, "impose" | "sheet" | "target">,
   pages: readonly Size[],
-): Imposed[] => imposedPages(impose, pages, { facing: sheet.facing, unprintable: sheet.printer.unprintable });
+): Imposed[] =>
+  imposedPages(impose, pages, { facing: sheet.facing, unprintable: target.printer.unprintable });

@@ -1,8 +1,7 @@
 import { z } from "zod";
 import { LIES } from "../base/geometry/index.ts";
 import { UNITS } from "../base/length/index.ts";
-import { pressSchema } from "../catalogue/press/schema.ts";
-import { printerSetupSchema } from "../catalogue/printer/schema.ts";
+import { aboutSchema } from "../catalogue/press/schema.ts";
 import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
 import { marksSchema } from "../finish/marks/schema.ts";
@@ -27,9 +26,10 @@ import {
 } from "../schema/parts.ts";
 import { imposeSchema } from "../solve/slots/index.ts";
 import { photoRefSchema, pickSchema } from "./stash/schema.ts";
+import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 7;
+export const JOB_VERSION = 8;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -39,23 +39,11 @@ export const sheetSchema = z.strictObject({
     .nullable()
     .describe("A finished sheet smaller than its paper, in the middle of it; null for the paper itself"),
   margins: edges("Margin of the finished sheet as it lies"),
-  bleed: length(LIMITS.bleed, "How far what touches the finished sheet’s edge runs on past it"),
   safe: length(LIMITS.margin, "Inside the finished sheet’s edge, where nothing important belongs"),
-  enlarged: z
-    .number()
-    .min(0, "must be at least 0 %")
-    .max(20, "must be at most 20 %")
-    .describe("By how many percent the printer enlarges a page to print it without a border; 0 for never"),
   facing: z
     .enum(["left", "right"])
     .nullable()
     .describe("Where the first of pages that face each other in pairs lies; null where they do not"),
-  ppi: z
-    .number()
-    .min(LIMITS.ppi.least, `must be at least ${LIMITS.ppi.least} ppi`)
-    .max(LIMITS.ppi.most, `must be at most ${LIMITS.ppi.most} ppi`)
-    .describe("Pixels per inch of the written file"),
-  printer: printerSetupSchema,
 });
 
 /** Lines that are printed to cut by. */
@@ -122,7 +110,8 @@ export const jobSchema = z
     sheet: sheetSchema,
     impose: imposeSchema.describe("How pages come onto the sheets that the printer takes"),
     finish: finishSchema,
-    press: pressSchema.describe("How the sheets leave the program"),
+    target: targetSchema.describe("Where it is made, and how the sheets leave the program"),
+    about: aboutSchema.describe("What stands in the files about themselves"),
     stash: z
       .array(photoRefSchema)
       .max(LIMITS.stash)

@@ -1,7 +1,7 @@
 import { evenEdges } from "../base/geometry/index.ts";
 import { mm, nearest, um, UM_PER_INCH, type Unit } from "../base/length/index.ts";
 import { paperById, prefersLetter } from "../catalogue/paper/index.ts";
-import { USUAL_PRESS } from "../catalogue/press/index.ts";
+import { USUAL_ABOUT, USUAL_PRESS } from "../catalogue/press/index.ts";
 import { printerOfJob, PRINTERS, type Printer } from "../catalogue/printer/index.ts";
 import { BARE } from "../finish/style/index.ts";
 import { JOB_VERSION, type Job } from "../job/index.ts";
@@ -34,12 +34,8 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
       lie: "most",
       trim: null,
       margins: evenEdges(own.margins?.[letter ? "letter" : "metric"] ?? um(0)),
-      bleed: um(0),
       safe: um(0),
-      enlarged: 0,
       facing: null,
-      ppi: printer.ppi,
-      printer: printerOfJob(printer),
     },
     impose: letter ? { ...EACH_ITS_SHEET, paper: LETTER, gap: nearest(UM_PER_INCH / 8) } : EACH_ITS_SHEET,
     finish: {
@@ -47,7 +43,14 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
       outline: null,
       slack: um(0),
     },
-    press: USUAL_PRESS,
+    target: {
+      printer: printerOfJob(printer),
+      ppi: printer.ppi,
+      enlarged: 0,
+      bleed: um(0),
+      ...USUAL_PRESS,
+    },
+    about: USUAL_ABOUT,
     stash: [],
     numbered: 0,
     pick: EVERY_PHOTO,

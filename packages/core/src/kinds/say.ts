@@ -6,7 +6,7 @@ import { placesFor } from "../solve/slots/index.ts";
 import type { TicketPart, TicketWords } from "./kind.ts";
 
 /** How figures of a job are written. */
-export const writing = ({ sheet }: Job, words: TicketWords): WriteOptions => ({ ...words, ppi: sheet.ppi });
+export const writing = ({ target }: Job, words: TicketWords): WriteOptions => ({ ...words, ppi: target.ppi });
 
 /** "10 × 15 cm paper" */
 export const sayPaper = ({ sheet }: Job): TicketPart[] => [
@@ -47,7 +47,7 @@ export const sayGap = ({ ticket }: Job, write: WriteOptions): TicketPart[] => [
 
 /** ", with corner ticks to cut by, no outline and no slack, for Lab, lustre at 300 ppi." */
 export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
-  const { sheet, finish } = job;
+  const { target, finish } = job;
   const write = writing(job, words);
   return [
     { text: ", with " },
@@ -63,9 +63,9 @@ export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
     { text: finish.slack === 0 ? " slack, finished " : " of slack, finished " },
     { control: "finish", text: sayWorn(job) },
     { text: ", for " },
-    { control: "printer", text: sheet.printer.name },
+    { control: "printer", text: target.printer.name },
     { text: " at " },
-    { control: "ppi", text: `${writeNumber(sheet.ppi, words.locale, 0, 2)}\u00a0ppi`, measure: true },
+    { control: "ppi", text: `${writeNumber(target.ppi, words.locale, 0, 2)}\u00a0ppi`, measure: true },
     { text: ", " },
     { control: "impose", text: sayImpose(job) },
     { text: "." },
@@ -73,11 +73,12 @@ export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
 }
 
 /** "a page to a sheet" or "4 pages to a sheet of A4, cut apart" */
-function sayImpose({ impose, sheet }: Job): string {
+function sayImpose({ impose, sheet, target }: Job): string {
   if (impose.way === "one") return "a page to a sheet";
   if (impose.way === "spreads") return `facing pages side by side on ${impose.paper.name}`;
   const lying = waysToLie(sheet, sheet.paper)[0]!;
-  const count = placesFor(impose, finishedSheet(sheet, lying), sheet.printer.unprintable)?.places.length ?? 0;
+  const count =
+    placesFor(impose, finishedSheet(sheet, lying), target.printer.unprintable)?.places.length ?? 0;
   const same = impose.order === "repeat" && count > 1 ? "the same page " : "";
   const pages = same ? `${inWords(count)} times` : `${inWords(count)} ${count === 1 ? "page" : "pages"}`;
   return `${same}${pages} to a sheet of ${impose.paper.name}, cut apart`;

@@ -103,7 +103,7 @@ describe("arrange, copies of one photo", () => {
     const crop = { scale: 1.5, centre: { x: 0.45, y: 0.4 } };
     const by = (job: Job) => only(job).cells[0]!;
     const before = applyEdit(badges(), { do: "shot", shot: "1", change: crop });
-    const after = applyEdit(applyEdit(before, paper("a4")), { do: "sheet", change: { ppi: 600 } });
+    const after = applyEdit(applyEdit(before, paper("a4")), { do: "target", change: { ppi: 600 } });
     const inCell = ({ picture, finished }: ReturnType<typeof by>) => ({
       x: picture!.placed.x - finished.x,
       y: picture!.placed.y - finished.y,

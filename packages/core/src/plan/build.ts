@@ -68,12 +68,13 @@ export function buildPlan(job: Job, photos: Photos, layout: Layout): SheetPlan[]
 
 /** On which sheet each page is printed, the first where it is on several. */
 function sheetsOf(
-  { impose, sheet }: Job,
+  job: Job,
   laid: readonly LaidSheet[],
 ): (page: number) => Pick<PageOfJob, "sheet" | "sheets"> {
+  const { impose, sheet } = job;
   if (impose.way === "one") return (page) => ({ sheet: page + 1, sheets: laid.length });
   const pages = laid.map(({ lying }) => finishedSheet(sheet, lying));
-  const sheets = pagesOnSheets({ impose, sheet }, pages);
+  const sheets = pagesOnSheets(job, pages);
   return (page) => ({
     sheet: sheets.findIndex(({ slots }) => slots.some((slot) => slot.page === page)) + 1,
     sheets: sheets.length,
@@ -160,7 +161,7 @@ function sheetPlan(
   worn: WornBy,
   at: PageOfJob,
 ): SheetPlan {
-  const { sheet, finish } = job;
+  const { sheet, target, finish } = job;
   const { graphics, sources } = worn;
   const { name } = laid;
   const { paper: stock, lying } = laid;
@@ -169,11 +170,11 @@ function sheetPlan(
   const trim = finishedSheet(sheet, paper);
   // A page that is cut out of a larger sheet can bleed past its own paper.
   const isSheet = job.impose.way === "one";
-  const around = isSheet ? whole : grown(whole, sheet.bleed);
+  const around = isSheet ? whole : grown(whole, target.bleed);
   const edges: SheetEdges = {
     paper: around,
     trim,
-    bleed: overlap(grown(trim, sheet.bleed), around) ?? around,
+    bleed: overlap(grown(trim, target.bleed), around) ?? around,
   };
   const cells = cellPlans(job, photos, standing, edges, worn, at);
   return {
@@ -182,13 +183,13 @@ function sheetPlan(
     of: at.pages,
     stock,
     paper,
-    printable: sheet.enlarged > 0 || !isSheet ? whole : printableArea(job, stock, paper),
+    printable: target.enlarged > 0 || !isSheet ? whole : printableArea(job, stock, paper),
     trim,
     bleed: edges.bleed,
     safe: grown(trim, -sheet.safe),
     mayLose: isSheet ? mayLose(job, paper) : NO_EDGES,
-    ppi: sheet.ppi,
-    pixels: { width: edgePx(paper.width, sheet.ppi), height: edgePx(paper.height, sheet.ppi) },
+    ppi: target.ppi,
+    pixels: { width: edgePx(paper.width, target.ppi), height: edgePx(paper.height, target.ppi) },
     grounds: job.ground ? [{ fill: job.ground, rect: whole, turn: 0 }] : [],
     backing: backingInk(name, paper, graphics.backings, graphics.proportions),
     cells,
@@ -215,7 +216,7 @@ function sheetPlan(
 /** The marks of sheets as they were laid, with the parts of the job that they were drawn for. */
 const known = new WeakMap<
   LaidSheet,
-  Pick<Job, "sheet" | "finish" | "style" | "worn" | "cells"> & { marks: Stroke[] }
+  Pick<Job, "sheet" | "target" | "finish" | "style" | "worn" | "cells"> & { marks: Stroke[] }
 >();
 
 /**
@@ -226,8 +227,8 @@ function marksOf(job: Job, laid: LaidSheet, standing: readonly Standing[], draw:
   const asLaid = standing.length === laid.cells.length && standing.every(({ place }) => place === null);
   if (!asLaid) return draw();
   const before = known.get(laid);
-  const { sheet, finish, style, worn, cells } = job;
-  const now = { sheet, finish, style, worn, cells };
+  const { sheet, target, finish, style, worn, cells } = job;
+  const now = { sheet, target, finish, style, worn, cells };
   const parts = Object.keys(now) as (keyof typeof now)[];
   if (before && parts.every((part) => before[part] === now[part])) return before.marks;
   const marks = draw();
@@ -239,10 +240,10 @@ function marksOf(job: Job, laid: LaidSheet, standing: readonly Standing[], draw:
  * What may be lost of the paper at each edge. A page enlarged by e about its middle loses half of 1 − 1/(1 + e) of its
  * width at the left and at the right.
  */
-function mayLose({ sheet }: Job, { width, height }: Size): Edges {
-  const share = (1 - 1 / (1 + sheet.enlarged / 100)) / 2;
-  const across = um(Math.max(sheet.printer.mayLose, nearest(width * share)));
-  const down = um(Math.max(sheet.printer.mayLose, nearest(height * share)));
+function mayLose({ target }: Job, { width, height }: Size): Edges {
+  const share = (1 - 1 / (1 + target.enlarged / 100)) / 2;
+  const across = um(Math.max(target.printer.mayLose, nearest(width * share)));
+  const down = um(Math.max(target.printer.mayLose, nearest(height * share)));
   return { top: down, right: across, bottom: down, left: across };
 }
 

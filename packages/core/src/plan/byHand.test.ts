@@ -199,7 +199,8 @@ describe("cells that lie over others", () => {
 
 it("bleeds where a cell touches the edge of the finished sheet, and nowhere else", () => {
   const job = make(
-    { do: "sheet", change: { lie: "landscape", trim: { width: mm(120), height: mm(80) }, bleed: mm(3) } },
+    { do: "sheet", change: { lie: "landscape", trim: { width: mm(120), height: mm(80) } } },
+    { do: "target", change: { bleed: mm(3) } },
     { do: "remove cells", cells: ["1", "2", "3", "4", "5", "6"] },
     // The finished sheet begins at (16.2, 10.8) mm of 152.4 × 101.6.
     { do: "add cells", cells: [{ place: place({ x: mm(16.2), y: mm(30) }), photo: "a" }] },

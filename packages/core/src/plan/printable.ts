@@ -5,8 +5,8 @@ import type { Job } from "../job/index.ts";
  * Where the printer can print, on the paper as it lies. A printer's edges are measured on upright paper; a sheet
  * that lies on its side is the upright one turned a quarter clockwise.
  */
-export function printableArea({ sheet }: Job, stock: Size, paper: Size): Rect {
+export function printableArea({ target }: Job, stock: Size, paper: Size): Rect {
   const isUpright = paper.width === stock.width && paper.height === stock.height;
-  const { unprintable } = sheet.printer;
+  const { unprintable } = target.printer;
   return inside(paper, isUpright ? unprintable : quarterTurned(unprintable));
 }

@@ -1,5 +1,5 @@
 import { writeFile } from "node:fs/promises";
-import type { Press, SheetPlan } from "@wide-quilt/core";
+import type { About, Press, SheetPlan } from "@wide-quilt/core";
 import type { FileAbout } from "../about/about.ts";
 import { paintSpace, type OutputColour } from "../colour/space.ts";
 import { paintPdf } from "../pdf/paint.ts";
@@ -15,9 +15,11 @@ import { writeWhole } from "./atomic.ts";
 /** How the sheets of a job become a file. */
 export interface FileSetup {
   press: Press;
+  /** What stands in it about itself. */
+  about: About;
   /** What its colours are written for; null for no colour management. */
   colour: OutputColour | null;
-  /** Its title where the press says none. */
+  /** Its title where nothing is said of that. */
   title: string;
   /** Where the first of pages that face each other lies; null where none do. */
   facing?: "left" | "right" | null;
@@ -43,7 +45,7 @@ export async function paintFile(
   const { format } = file;
   const about = aboutOf(setup);
   const [sheet] = sheets as [SheetPlan];
-  const drawn = { about, medium, photoPpi, light, keepPlace: press.about.keepPlace };
+  const drawn = { about, medium, photoPpi, light, keepPlace: setup.about.keepPlace };
   switch (format) {
     case "pdf":
       await writeWhole(path, (to) => paintPdf(sheets, files, to, { ...drawn, colour, facing }, watch));
@@ -55,7 +57,7 @@ export async function paintFile(
       const space = await paintSpace(colour, format === "jpeg" ? 8 : file.depth);
       const pixels = await paintSheet(sheet, files, watch, { space, medium, light });
       await goOn(watch);
-      const place = press.about.keepPlace ? await onlyPlace(sheet, files) : null;
+      const place = setup.about.keepPlace ? await onlyPlace(sheet, files) : null;
       const written = await encodeSheet(pixels, sheet.ppi, { ...file, format }, { ...about, place });
       await goOn(watch);
       await writeWhole(path, (to) => writeFile(to, written));
@@ -64,7 +66,7 @@ export async function paintFile(
   }
 }
 
-const aboutOf = ({ press: { about }, title, date }: FileSetup): FileAbout => ({
+const aboutOf = ({ about, title, date }: FileSetup): FileAbout => ({
   title: about.title === "" ? title : about.title,
   creator: about.creator,
   copyright: about.copyright,

@@ -32,8 +32,8 @@ export function PaperFields({ job }: { job: Job }) {
 
 /** What files say of themselves. */
 export function AboutFields({ job }: { job: Job }) {
-  const { press, setAbout } = usePress(job);
-  const { title, creator, copyright, keepPlace } = press.about;
+  const { about, setAbout } = usePress(job);
+  const { title, creator, copyright, keepPlace } = about;
   return (
     <div className="flex flex-col gap-2">
       <h2 className="text-[13px] font-semibold">Said in the file</h2>

@@ -120,7 +120,7 @@ export function FileFields({
           <Check
             label="photos at most at so many ppi"
             checked={press.photoPpi !== null}
-            onChange={(limited) => set({ photoPpi: limited ? job.sheet.ppi : null })}
+            onChange={(limited) => set({ photoPpi: limited ? job.target.ppi : null })}
           />
           {press.photoPpi !== null && (
             <NumberField

@@ -28,9 +28,9 @@ interface Props {
 /** How the sheets are written, what that comes to, and the button that writes. */
 export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Props) {
   const [overwrite, setOverwrite] = useState(false);
-  const naming: RunNaming = { ...job.press.naming, rule: ruleOf(job.press.naming), overwrite };
+  const naming: RunNaming = { ...job.target.naming, rule: ruleOf(job.target.naming), overwrite };
   const { printers } = usePlaces();
-  const address = printers.find(({ id }) => id === job.sheet.printer.id)?.address ?? null;
+  const address = printers.find(({ id }) => id === job.target.printer.id)?.address ?? null;
   return (
     <section aria-label="How it is written" className="flex min-h-0 flex-col border-r border-line bg-chrome">
       <div className="flex min-h-0 grow flex-col gap-6 overflow-y-auto p-4">
@@ -47,7 +47,7 @@ export function HowCard({ job, jobId, version, sheets, sheet, proof, runs }: Pro
           sheets={sheets.length}
           onWrite={() => runs.write(naming)}
           onPrint={address !== null ? () => runs.write({ ...naming, print: true }) : null}
-          printer={job.sheet.printer.name}
+          printer={job.target.printer.name}
         />
         <p className="text-[12px] text-ink-2">
           Into <span className="break-all">{runs.folder}</span>.{" "}
@@ -123,14 +123,14 @@ function WriteButton({ sheets, onWrite, onPrint, printer }: WriteProps) {
 
 /** The true figures of what comes out. */
 function Facts({ job, sheets, proof }: Pick<Props, "job" | "sheets" | "proof">) {
-  const words = useWords(job.sheet.ppi);
-  const money = moneyIn(job.sheet.printer.price.currency);
+  const words = useWords(job.target.ppi);
+  const money = moneyIn(job.target.printer.price.currency);
   const [first] = sheets;
-  const { format } = job.press.file;
+  const { format } = job.target.file;
   if (!first) return null;
   const paper = price(job, sheets).total;
   const known = !proof.coming && proof.shown?.format === format ? proof.shown : null;
-  const { ink } = job.sheet.printer.price;
+  const { ink } = job.target.printer.price;
   const inkPerSheet =
     known && known.coverage !== null ? inkOfSheet({ ink }, first.paper, known.coverage) : null;
   return (
@@ -150,7 +150,7 @@ function Facts({ job, sheets, proof }: Pick<Props, "job" | "sheets" | "proof">) 
           <Fact name="Pixels">
             {first.pixels.width} × {first.pixels.height}
           </Fact>
-          <Fact name="Density">{words.number(job.sheet.ppi, 0, 2)} ppi</Fact>
+          <Fact name="Density">{words.number(job.target.ppi, 0, 2)} ppi</Fact>
         </>
       )}
       <Fact name="On paper">{words.size(first.paper)}</Fact>

@@ -31,7 +31,7 @@ interface Props {
 
 /** What the files are called, by a rule with a live example, and where they go. */
 export function NamingFields({ job, sheets, overwrite, onOverwrite }: Props) {
-  const { format } = job.press.file;
+  const { format } = job.target.file;
   const folderId = useId();
   const photos = useAppSelector((state) => state.openJob.photos);
   const { press, set: setPress } = usePress(job);

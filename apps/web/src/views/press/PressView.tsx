@@ -63,7 +63,7 @@ function Press({ id, job }: { id: string; job: Job }) {
         />
         <ProofPane
           proof={look === "print" ? wide : proof}
-          colour={job.press.colour}
+          colour={job.target.colour}
           look={look}
           onLook={setLook}
           sheets={sheets}

@@ -44,7 +44,7 @@ export function PrintFields({ job, sheets, address }: Props) {
       ) : (
         <div role="status" className="flex flex-col gap-2 text-[12.5px] text-ink-2">
           {why === null ? (
-            <p>Asking {job.sheet.printer.name} what it can do …</p>
+            <p>Asking {job.target.printer.name} what it can do …</p>
           ) : (
             <>
               <p className="text-wrong">{why}</p>
@@ -147,13 +147,13 @@ function Wishes({ job, can, paper }: OfPrinter) {
 /** How the sheets suit the printer: its papers, its resolution, what it is sent, and what all copies come to. */
 function Fits({ job, can, paper, sheets }: OfPrinter & { sheets: readonly SheetPlan[] }) {
   const dispatch = useAppDispatch();
-  const money = moneyIn(job.sheet.printer.price.currency);
-  const { ppi } = job.sheet;
+  const money = moneyIn(job.target.printer.price.currency);
+  const { ppi } = job.target;
   const words = useWords(ppi);
   const media = mediaOf(can, paper.width / 10, paper.height / 10);
-  const kind = documentFor(can, job.press.file.format);
+  const kind = documentFor(can, job.target.file.format);
   const [own] = can.resolutions;
-  const { copies } = job.press.print;
+  const { copies } = job.target.print;
   const cost = price(job, sheets).total * copies;
   return (
     <>
@@ -171,7 +171,7 @@ function Fits({ job, can, paper, sheets }: OfPrinter & { sheets: readonly SheetP
           <button
             type="button"
             className={`${button.quiet} -ml-3`}
-            onClick={() => dispatch(edit({ do: "sheet", change: { ppi: own } }))}
+            onClick={() => dispatch(edit({ do: "target", change: { ppi: own } }))}
           >
             Make it {own} ppi
           </button>

@@ -1,17 +1,18 @@
-import type { Job, Press } from "@wide-quilt/core";
+import type { About, Job, Target } from "@wide-quilt/core";
 import { useAppDispatch } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
 
 /** Changes how a job is written; every change is a step that can be undone. */
-export function usePress({ press }: Job) {
+export function usePress({ target, about }: Job) {
   const dispatch = useAppDispatch();
-  const set = (change: Partial<Press>, gesture?: string) => dispatch(edit({ do: "press", change }, gesture));
+  const set = (change: Partial<Target>, gesture?: string) =>
+    dispatch(edit({ do: "target", change }, gesture));
   return {
-    press,
+    press: target,
+    about,
     set,
-    setFile: (change: Partial<Press["file"]>, gesture?: string) =>
-      set({ file: { ...press.file, ...change } }, gesture),
-    setAbout: (change: Partial<Press["about"]>, gesture?: string) =>
-      set({ about: { ...press.about, ...change } }, gesture),
+    setFile: (change: Partial<Target["file"]>, gesture?: string) =>
+      set({ file: { ...target.file, ...change } }, gesture),
+    setAbout: (change: Partial<About>) => dispatch(edit({ do: "about", change })),
   };
 }

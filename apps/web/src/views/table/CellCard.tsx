@@ -41,7 +41,7 @@ export function CellCard() {
   const drags = useAppSelector((state) => state.view.drags);
   if (!job) return null;
   if (!cell || !sheet) {
-    if (sheet && (drags === "cell" || job.ticket.kind === "free")) return <AddCell ppi={job.sheet.ppi} />;
+    if (sheet && (drags === "cell" || job.ticket.kind === "free")) return <AddCell ppi={job.target.ppi} />;
     return (
       <Card title="Cell" aside="none chosen">
         <p className="text-[12.5px] text-ink-2">
@@ -138,7 +138,7 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
 /** The size of the piece: of all, where the ticket says it; of this cell alone, put by hand, anywhere else. */
 function SizeRow({ job, cell }: { job: Job; cell: CellPlan }) {
   const dispatch = useAppDispatch();
-  const words = useWords(job.sheet.ppi);
+  const words = useWords(job.target.ppi);
   const { ticket } = job;
   const ofAll = ticket.kind === "copies" && !cell.placed ? ticket.size : null;
   // Of a document photo the size is the rule’s.

@@ -8,9 +8,9 @@ import { moneyIn, useWords, type Words } from "../../words/words.ts";
 /** The results of the ticket in one line: nobody needs paper and pencil. */
 export function SumsLine() {
   const sums = useLaterSelector(selectSums);
-  const ppi = useLaterSelector((state) => state.openJob.job?.sheet.ppi ?? 300);
+  const ppi = useLaterSelector((state) => state.openJob.job?.target.ppi ?? 300);
   const words = useWords(ppi);
-  const prices = useLaterSelector((state) => state.openJob.job?.sheet.printer.price);
+  const prices = useLaterSelector((state) => state.openJob.job?.target.printer.price);
   const searching = useLaterSelector((state) => state.view.searching);
   const imposes = useLaterSelector((state) => selectJob(state)?.impose.way !== "one");
   if (!sums || !prices) return null;
@@ -90,7 +90,7 @@ function Fits({
 
 /** By how much the sheet is written otherwise, for a printer whose scale error was measured. */
 function Corrected() {
-  const scale = useLaterSelector((state) => selectJob(state)?.sheet.printer.scale);
+  const scale = useLaterSelector((state) => selectJob(state)?.target.printer.scale);
   const words = useWords();
   if (!scale || isTrue(scale)) return null;
   const off = (value: number) =>

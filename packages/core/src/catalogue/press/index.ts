@@ -4,6 +4,7 @@ export {
   isDrawing,
   MEDIA,
   PRINT_QUALITIES,
+  USUAL_ABOUT,
   USUAL_PRESS,
   type About,
   type ColourSetup,

@@ -97,7 +97,6 @@ export const pressSchema = z.strictObject({
     .max(2400, "must be at most 2400 ppi")
     .nullable()
     .describe("Photos of a PDF that have more are written at this; null leaves them as they are"),
-  about: aboutSchema,
   print: printSchema,
   naming: namingSchema,
 });
@@ -119,10 +118,12 @@ export const USUAL_PRESS: Press = {
   light: true,
   medium: "glossy",
   photoPpi: null,
-  about: { title: "", creator: "", copyright: "", keepPlace: false },
   print: { copies: 1, type: null, quality: "high", grey: false },
   naming: { rule: "", start: 1, each: false, folder: "" },
 };
+
+/** What a new job says in its files about itself: nothing but its name. */
+export const USUAL_ABOUT: About = { title: "", creator: "", copyright: "", keepPlace: false };
 
 /** Formats that are drawn rather than made of pixels. */
 export const isDrawing = (format: Format): format is "pdf" | "svg" => format === "pdf" || format === "svg";

@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { mm } from "../../base/length/index.ts";
-import { applyEdit } from "../../edit/index.ts";
+import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import { corrected } from "../../impose/index.ts";
 import { readJob, type Job } from "../../job/index.ts";
+import { asVersion7 } from "../../job/testing/older.ts";
 import { freshJob, rulerLengths } from "../../kinds/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { PRINTERS, readPrinters, scaleError } from "./index.ts";
@@ -92,10 +93,27 @@ describe("a printer", () => {
   it("that is chosen brings its edges, resolution, colours and bleed into the job, in one step", () => {
     const printer = { ...PRINTERS[2]!, bleed: mm(3), enlarged: 2, colour: null, medium: "matte" } as const;
     const on = applyEdit(badges, { do: "printer", printer });
-    expect(on.sheet).toMatchObject({ ppi: 360, enlarged: 2, bleed: mm(3) });
-    expect(on.sheet.printer.unprintable).toEqual(printer.unprintable);
-    expect(on.press).toMatchObject({ colour: null, medium: "matte", file: badges.press.file });
+    expect(on.target).toMatchObject({ ppi: 360, enlarged: 2, bleed: mm(3) });
+    expect(on.target.printer.unprintable).toEqual(printer.unprintable);
+    expect(on.target).toMatchObject({ colour: null, medium: "matte", file: badges.target.file });
     expect(readJob(JSON.parse(JSON.stringify(on)))).toMatchObject({ ok: true });
+  });
+
+  it("that is changed late leaves all that is made as it is, whatever was set by hand", () => {
+    const place = { sheet: "1", x: mm(5), y: mm(5), width: mm(30), height: mm(40) } as const;
+    const hand = { angle: 3, order: 1, locked: true, proportion: false };
+    const byHand = [
+      { do: "place", cells: { "2": { place: { ...place, ...hand } } } },
+      { do: "shot", shot: "1", change: { scale: 1.5 } },
+      { do: "style cells", cells: ["3"], change: { border: null } },
+      { do: "sheet", change: { safe: mm(4) } },
+    ].reduce((job, edit) => applyEdit(job, edit as JobEdit), badges);
+    for (const printer of PRINTERS) {
+      const { target, ...made } = applyEdit(byHand, { do: "printer", printer });
+      const { target: before, ...as } = byHand;
+      expect(made).toEqual(as);
+      expect(target).toMatchObject({ file: before.file, naming: before.naming, ppi: printer.ppi });
+    }
   });
 
   it("list is read from a file, or refused with what is wrong in it", () => {
@@ -121,10 +139,15 @@ describe("a printer", () => {
 });
 
 it("jobs of the version before get a press and a true printer", () => {
-  const { press: _press, ...old } = badges;
-  const { sharpening: _sharpening, ...style } = old.style;
-  const { pixels: _pixels, scale: _scale, ...printer } = old.sheet.printer;
+  const { press: _press, ...old } = asVersion7(badges);
+  const { sharpening: _sharpening, ...style } = badges.style;
+  const { pixels: _pixels, scale: _scale, ...printer } = badges.target.printer;
   const { ink: _ink, ...price } = printer.price;
-  const before = { ...old, version: 3, style, sheet: { ...old.sheet, printer: { ...printer, price } } };
+  const before = {
+    ...old,
+    version: 3,
+    style,
+    sheet: { ...(old.sheet as object), printer: { ...printer, price } },
+  };
   expect(readJob(before)).toEqual({ ok: true, job: badges });
 });

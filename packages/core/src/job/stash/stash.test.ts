@@ -4,6 +4,7 @@ import { applyEdit, sayEdit, type JobEdit } from "../../edit/index.ts";
 import { withoutPhotos } from "../../edit/pattern/index.ts";
 import { freshJob } from "../../kinds/index.ts";
 import { readJob, type Job } from "../index.ts";
+import { asVersion7 } from "../testing/older.ts";
 import { EVERY_PHOTO, isPicked, leavesOut, photosByName, pickedPhotos } from "./index.ts";
 
 const photo = (id: string, more: object = {}) => ({ id, name: `${id}.jpg`, ...more });
@@ -107,7 +108,16 @@ describe("what is said of photos", () => {
 
 describe("a job of an older version", () => {
   it("is shown whole and bare, as it was", () => {
-    const { pick: _p, list: _l, style: _s, worn: _w, ground: _g, graphics: _gr, texts: _t, ...old } = make();
+    const {
+      pick: _p,
+      list: _l,
+      style: _s,
+      worn: _w,
+      ground: _g,
+      graphics: _gr,
+      texts: _t,
+      ...old
+    } = asVersion7(make());
     const reading = readJob({ ...old, version: 2 });
     expect(reading).toMatchObject({ ok: true });
     if (reading.ok) expect(reading.job).toEqual(make());

@@ -79,7 +79,8 @@ describe("copies of one photo", () => {
 it("takes the printer's edges off the paper as it lies", () => {
   const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!; // 3 / 3.4 / 12.5 / 3.4 mm upright
   const printable = (lie: SheetSetup["lie"]) =>
-    arrange(job({}, { printer: printerOfJob(inkjet), lie }), {})[0]!.printable;
+    arrange(applyEdit(job({}, { lie }), { do: "target", change: { printer: printerOfJob(inkjet) } }), {})[0]!
+      .printable;
   expect(printable("portrait")).toEqual({ x: 3400, y: 3000, width: 94_800, height: 136_900 });
   // A quarter clockwise: what was the bottom is at the left.
   expect(printable("landscape")).toEqual({ x: 12_500, y: 3400, width: 136_900, height: 94_800 });

@@ -26,7 +26,7 @@ export const rulerLengths = ({ width, height }: Size): { across: Um; down: Um } 
  *        ├  words
  *        ┴  down, a quarter across
  */
-export function layOutRuler({ sheet }: Job): Layout {
+export function layOutRuler({ sheet, target }: Job): Layout {
   const lying = waysToLie(sheet, sheet.paper)[0]!;
   const { across, down } = rulerLengths(lying);
   const [left, top] = [nearest((lying.width - across) / 2), nearest((lying.height - down) / 2)];
@@ -47,7 +47,7 @@ export function layOutRuler({ sheet }: Job): Layout {
     })),
     { x1: x, x2: x, y1: top, y2: um(top + down), ...LINE },
   ];
-  const write = { unit: "mm", ppi: sheet.ppi } as const;
+  const write = { unit: "mm", ppi: target.ppi } as const;
   const words: LaidWords[] = [
     `Measure from end to end. Across: ${writeMeasure(across, write)}`,
     `Down: ${writeMeasure(down, write)}`,

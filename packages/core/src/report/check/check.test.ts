@@ -165,7 +165,7 @@ describe("check", () => {
 
   it("finds cells outside the printable area, with the paper turned and its edges with it", () => {
     const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
-    const on = applyEdit(job("good"), { do: "sheet", change: { printer: printerOfJob(inkjet) } });
+    const on = applyEdit(job("good"), { do: "target", change: { printer: printerOfJob(inkjet) } });
     // Upright 3 / 3.4 / 12.5 / 3.4 mm; on its side the 12.5 mm are at the left, where cells begin at 3.2 mm.
     expect(findings(on)[0]).toMatchObject({ rule: "outside-printable", level: "wrong", cells: ["1", "5"] });
     expect(findings(on)[0]!.sentence).toContain("9.3\u00a0mm");
@@ -201,7 +201,8 @@ describe("check", () => {
 
   it("finds files with more pixels than can be written", () => {
     const paper = { name: "Wall", width: mm(3000), height: mm(2000) };
-    const huge = applyEdit(job("good"), { do: "sheet", change: { paper, ppi: 600, margins: NO_EDGES } });
+    const wide = applyEdit(job("good"), { do: "sheet", change: { paper, margins: NO_EDGES } });
+    const huge = applyEdit(wide, { do: "target", change: { ppi: 600 } });
     expect(rules(huge)).toContain("too-many-pixels");
     expect(mended(huge, "too-many-pixels")).not.toContain("too-many-pixels");
   });
@@ -271,7 +272,7 @@ describe("check", () => {
   });
 
   it("counts what a printer loses by enlarging the page by 4 %", () => {
-    const enlarged = applyEdit(job("good"), { do: "sheet", change: { enlarged: 4 } });
+    const enlarged = applyEdit(job("good"), { do: "target", change: { enlarged: 4 } });
     // (1 − 1/1.04)/2 = 1.923 %: 2.93 mm of 152.4 and 1.95 of 101.6, where the lab's own 2 mm are more
     expect(arrange(enlarged, photos)[0]!.mayLose).toEqual({
       top: 2000,
@@ -342,29 +343,29 @@ describe("the way out", () => {
 
   it("finds pages that a printer of one page size would scale, and mends it where a ppi does", () => {
     const event = { ...printerOfJob(PRINTERS[0]!), name: "Booth", pixels: { width: 1240, height: 1860 } };
-    const on = applyEdit(job("good"), { do: "sheet", change: { printer: event } });
+    const on = applyEdit(job("good"), { do: "target", change: { printer: event } });
     // 4 in at 310 ppi are 1240 px, 6 in are 1860; the sheet lies, so the page does too.
     expect(ruleOf(on, "page-pixels")!.sentence).toContain("takes pages of 1860 × 1240 px");
     expect(ruleOf(on, "page-pixels")!.mend!.label).toBe("Write at 310 ppi");
     expect(mended(on, "page-pixels")).not.toContain("page-pixels");
     const odd = { ...event, pixels: { width: 1240, height: 1844 } };
-    const other = applyEdit(job("good"), { do: "sheet", change: { printer: odd } });
+    const other = applyEdit(job("good"), { do: "target", change: { printer: odd } });
     expect(ruleOf(other, "page-pixels")!.mend).toBeUndefined();
   });
 
   it("finds a poor JPEG, and sharpening for no medium", () => {
-    const { file } = job("good").press;
-    const poor = applyEdit(job("good"), { do: "press", change: { file: { ...file, quality: 40 } } });
+    const { file } = job("good").target;
+    const poor = applyEdit(job("good"), { do: "target", change: { file: { ...file, quality: 40 } } });
     expect(mended(poor, "poor-jpeg")).not.toContain("poor-jpeg");
     const sharp = applyEdit(job("good"), { do: "style", change: { sharpening: "normal" } });
     expect(rules(sharp)).toEqual([]);
-    const none = applyEdit(sharp, { do: "press", change: { medium: "none" } });
+    const none = applyEdit(sharp, { do: "target", change: { medium: "none" } });
     expect(mended(none, "unsharpened")).not.toContain("unsharpened");
   });
 
   it("says that sizes are corrected for a printer that was measured", () => {
     const short = { ...printerOfJob(PRINTERS[0]!), scale: { across: 0.99, down: 1.015 } };
-    const on = applyEdit(job("good"), { do: "sheet", change: { printer: short } });
+    const on = applyEdit(job("good"), { do: "target", change: { printer: short } });
     const said = check(on, photos, arrange(on, photos)).find(({ rule }) => rule === "true-size");
     expect(said).toMatchObject({ level: "right", sentence: expect.stringContaining("99.00") });
   });

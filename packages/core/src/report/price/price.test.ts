@@ -10,7 +10,7 @@ import { price } from "./index.ts";
 const on = (printer: string, copies: number | "fit" = "fit"): Job => {
   const found = PRINTERS.find(({ id }) => id === printer)!;
   const job = applyEdit(freshJob("copies", "Price"), {
-    do: "sheet",
+    do: "target",
     change: { printer: printerOfJob(found) },
   });
   return applyEdit(job, { do: "ticket", change: { copies } });
@@ -41,7 +41,7 @@ describe("price", () => {
 describe("the data that comes with the program", () => {
   it("makes jobs that can be read: every printer, paper and size", () => {
     for (const printer of PRINTERS) {
-      const job = applyEdit(on(printer.id), { do: "sheet", change: { ppi: printer.ppi } });
+      const job = applyEdit(on(printer.id), { do: "target", change: { ppi: printer.ppi } });
       expect(readJob(JSON.parse(JSON.stringify(job)))).toMatchObject({ ok: true });
     }
     for (const { name, width, height } of PAPERS) {

@@ -8,7 +8,7 @@ const TEXTS: Record<Strength, string> = { low: "Low", normal: "Normal", high: "H
 
 /** How strongly photos are sharpened for paper. It is seen in the written pixels, not on the table. */
 export function SharpeningEditor({ finish: { style, set } }: EditorProps) {
-  const medium = useAppSelector((state) => selectJob(state)?.press.medium);
+  const medium = useAppSelector((state) => selectJob(state)?.target.medium);
   return (
     <>
       <ChoiceList<Strength | null>

@@ -27,7 +27,7 @@ export function useFinish(): Finish | null {
   const job = useAppSelector(selectJob);
   const chosen = useAppSelector(selectChosen);
   const asked = useAppSelector((state) => state.view.finishes.scope);
-  const words = useWords(job?.sheet.ppi);
+  const words = useWords(job?.target.ppi);
   if (!job) return null;
   const change = (next: JobEdit, gesture?: string) => void dispatch(edit(next, gesture));
   const all = styleOfAll(job);

@@ -46,11 +46,11 @@ export function ComparePapers() {
 function Comparison({ job }: { job: Job }) {
   const dispatch = useAppDispatch();
   const close = () => dispatch(comparing(false));
-  const words = useWords(job.sheet.ppi);
+  const words = useWords(job.target.ppi);
   // Where each paper takes as many as fit on it, only the price of a piece can be compared.
   const price: Measure = job.ticket.kind === "copies" && job.ticket.copies === "fit" ? "perPiece" : "total";
   const [measure, setMeasure] = useState<Measure>(price);
-  const money = moneyIn(job.sheet.printer.price.currency);
+  const money = moneyIn(job.target.printer.price.currency);
   const ink = useInk(job);
   const found = useComparison(job);
   const fitting = useMemo(
@@ -199,7 +199,7 @@ function useComparison(job: Job): readonly OnPaper[] {
 function useInk(job: Job): { onPieces: number | null; said: string } {
   const [first] = useAppSelector(selectSheets) as [SheetPlan?];
   const { id, version } = useAppSelector(({ openJob }) => openJob);
-  const asks = job.sheet.printer.price.ink > 0 && first !== undefined;
+  const asks = job.target.printer.price.ink > 0 && first !== undefined;
   const { shown, failure } = useProof(id ?? "", asks ? { sheet: 1, wide: true } : null, version);
   if (!asks) return { onPieces: null, said: "" };
   if (failure !== null) return { onPieces: null, said: "; ink could not be measured" };
@@ -219,7 +219,7 @@ function comparison(job: Job, paper: SheetPaper, photos: Parameters<typeof arran
     pieces: sheets.reduce((sum, { cells }) => sum + cells.length, 0),
     waste: Math.max(0, 1 - used),
     paperPrice: price.total,
-    inkWhereCovered: inkOfPieces(job.sheet.printer.price, sheets, 1),
+    inkWhereCovered: inkOfPieces(job.target.printer.price, sheets, 1),
     whole: (layout.sums.tooLarge ?? 0) === 0,
   };
 }

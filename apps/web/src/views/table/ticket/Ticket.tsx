@@ -26,7 +26,7 @@ type Part = Extract<TicketPart, { control: string }>;
 /** The sentence that says the whole sheet. Every underlined part opens a small panel right there. */
 export function Ticket() {
   const job = useAppSelector(selectTicketJob);
-  const words = useWords(job?.sheet.ppi);
+  const words = useWords(job?.target.ppi);
   const photos = useAppSelector((state) => state.openJob.photos);
   const sums = useMemo(() => (job ? layOut(job, photos).sums : null), [job, photos]);
   if (!job || !sums) return null;
@@ -140,7 +140,7 @@ function besideSheet(part: Element, width: number): number {
 /** What an open part shows, with the job as it is. */
 function OpenPanel({ control }: { control: string }) {
   const job = useAppSelector(selectTicketJob);
-  const words = useWords(job?.sheet.ppi);
+  const words = useWords(job?.target.ppi);
   const dispatch = useAppDispatch();
   const panel = PANELS[control]!;
   const change = (next: JobEdit, gesture?: string) => void dispatch(edit(next, gesture));

@@ -4,9 +4,9 @@ import type { Finding, Rule } from "../finding.ts";
 
 /** Pages that fit on no sheet of the paper that the printer takes, and bleed that has no room between them. */
 export const imposition: Rule = ({ job, sheets, words }) => {
-  const { impose, sheet } = job;
+  const { impose, target } = job;
   if (impose.way === "one" || sheets.length === 0) return [];
-  const writing = { ...words, ppi: sheet.ppi };
+  const writing = { ...words, ppi: target.ppi };
   const on = pagesOnSheets(
     job,
     sheets.map(({ trim }) => trim),
@@ -30,12 +30,12 @@ export const imposition: Rule = ({ job, sheets, words }) => {
       },
     });
   }
-  if (impose.way === "several" && placed.size > 0 && sheet.bleed * 2 > impose.gap) {
-    const gap = um(sheet.bleed * 2);
+  if (impose.way === "several" && placed.size > 0 && target.bleed * 2 > impose.gap) {
+    const gap = um(target.bleed * 2);
     findings.push({
       rule: "bleed-in-gap",
       level: "look",
-      sentence: `The bleed of ${writeMeasure(sheet.bleed, writing)} has no room between pages that lie ${writeMeasure(impose.gap, writing)} apart: it is cut back to the middle, and a cut that is off shows the next page.`,
+      sentence: `The bleed of ${writeMeasure(target.bleed, writing)} has no room between pages that lie ${writeMeasure(impose.gap, writing)} apart: it is cut back to the middle, and a cut that is off shows the next page.`,
       cells: [],
       mend: {
         label: `Set pages ${writeMeasure(gap, writing)} apart`,

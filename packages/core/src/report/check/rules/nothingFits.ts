@@ -30,7 +30,7 @@ const wrong = (sentence: string): Finding => ({ rule: "nothing-fits", level: "wr
 
 /** The piece is larger than what the margins leave of the paper. Offers the smallest paper that takes it. */
 function tooLargePiece({ job, words }: Inspection, { size, gap }: TicketOf<"copies">): Finding {
-  const piece = writeSize(size, { ...words, ppi: job.sheet.ppi });
+  const piece = writeSize(size, { ...words, ppi: job.target.ppi });
   const holds = (sheet: Job["sheet"]) =>
     waysToLie(sheet, sheet.paper).some(
       (lying) => fitGrid({ piece: size, area: layoutArea(sheet, lying), gap }, "upright").count > 0,

@@ -38,7 +38,7 @@ function reaching({ sheets }: Inspection, areaOf: (sheet: SheetPlan) => Rect): R
 }
 
 function unprintable(out: readonly Reaching[], { job, words }: Inspection): Finding {
-  const deepest = writeMeasure(um(Math.max(...out.map(({ by }) => by))), { ...words, ppi: job.sheet.ppi });
+  const deepest = writeMeasure(um(Math.max(...out.map(({ by }) => by))), { ...words, ppi: job.target.ppi });
   const { printable, paper } = out[0]!.sheet;
   const wholePaper = printable.width === paper.width && printable.height === paper.height;
   const computed = out.find(({ cell }) => !cell.placed);
@@ -47,7 +47,7 @@ function unprintable(out: readonly Reaching[], { job, words }: Inspection): Find
     level: "wrong",
     sentence: wholePaper
       ? `${sentenceCase(cellsReach(out.length))} up to ${deepest} over the paper’s edge and would be cut off.`
-      : `${job.sheet.printer.name} cannot print the outer edge: ${cellsReach(out.length)} up to ${deepest} into it and would be cut off.`,
+      : `${job.target.printer.name} cannot print the outer edge: ${cellsReach(out.length)} up to ${deepest} into it and would be cut off.`,
     cells: keysOf(out.map(({ cell }) => cell)),
     mend: computed && { label: "Keep inside what prints", edit: insideWhatPrints(job, computed.sheet) },
   };
@@ -58,7 +58,7 @@ function lost(inspection: Inspection): Finding[] {
   const near = reaching(inspection, ({ paper, mayLose }) => inside(paper, mayLose));
   const first = near[0];
   if (!first) return [];
-  const writing = { ...words, ppi: job.sheet.ppi };
+  const writing = { ...words, ppi: job.target.ppi };
   const { mayLose } = first.sheet;
   const most = um(Math.max(mayLose.top, mayLose.right));
   const closest = um(Math.max(0, most - Math.max(...near.map(({ by }) => by))));
@@ -69,7 +69,7 @@ function lost(inspection: Inspection): Finding[] {
     {
       rule: "may-be-lost",
       level: "look",
-      sentence: `${job.sheet.printer.name} prints can lose up to ${writeLength(most, writing)} at each edge. ${sentenceCase(cellsReach(near.length, "come"))} as near as ${writeMeasure(closest, writing)}.`,
+      sentence: `${job.target.printer.name} prints can lose up to ${writeLength(most, writing)} at each edge. ${sentenceCase(cellsReach(near.length, "come"))} as near as ${writeMeasure(closest, writing)}.`,
       cells: keysOf(near.map(({ cell }) => cell)),
       mend: mends
         ? {
@@ -97,7 +97,7 @@ const overhang = (outer: Rect, rect: Rect): number =>
 
 /** Margins as wide as the printer's edges, with the paper lying so that more fits; as it lies now where that is equal. */
 function insideWhatPrints(job: Job, sheet: SheetPlan): JobEdit {
-  const { unprintable } = job.sheet.printer;
+  const { unprintable } = job.target.printer;
   const portrait: JobEdit = { do: "sheet", change: { lie: "portrait", margins: unprintable } };
   const landscape: JobEdit = {
     do: "sheet",

@@ -19,7 +19,7 @@ export const press: Rule = (inspection) => [
 
 const hairlines: Rule = ({ job, sheets, words }) => {
   const { marks, outline } = job.finish;
-  const writing = { ...words, ppi: job.sheet.ppi };
+  const writing = { ...words, ppi: job.target.ppi };
   const found: Finding[] = [];
   const say = (what: string, width: Um) =>
     `${what} ${writeLength(width, writing)} wide: less than a quarter of a point, which may not print.`;
@@ -67,9 +67,9 @@ const hairlines: Rule = ({ job, sheets, words }) => {
 };
 
 const pagePixels: Rule = ({ job, sheets }) => {
-  const { pixels, name } = job.sheet.printer;
+  const { pixels, name } = job.target.printer;
   const [sheet] = sheets;
-  if (!pixels || !sheet || isDrawing(job.press.file.format)) return [];
+  if (!pixels || !sheet || isDrawing(job.target.file.format)) return [];
   const isUpright = sheet.paper.width === sheet.stock.width;
   const wanted = isUpright ? pixels : { width: pixels.height, height: pixels.width };
   const { width, height } = sheet.pixels;
@@ -85,14 +85,14 @@ const pagePixels: Rule = ({ job, sheets }) => {
       // Where the proportion is another one, no ppi alone makes the page right.
       mend:
         Math.abs(after - pixels.height) <= 1
-          ? { label: `Write at ${ppi} ppi`, edit: { do: "sheet", change: { ppi } } }
+          ? { label: `Write at ${ppi} ppi`, edit: { do: "target", change: { ppi } } }
           : undefined,
     },
   ];
 };
 
 const format: Rule = ({ job, sheets, words }) => {
-  const { file } = job.press;
+  const { file } = job.target;
   if (sheets.length === 0 || file.format !== "jpeg" || file.quality >= POOR_QUALITY) return [];
   return [
     {
@@ -102,7 +102,7 @@ const format: Rule = ({ job, sheets, words }) => {
       cells: [],
       mend: {
         label: "Write at quality 92",
-        edit: { do: "press", change: { file: { ...file, quality: 92 } } },
+        edit: { do: "target", change: { file: { ...file, quality: 92 } } },
       },
     },
   ];
@@ -111,21 +111,21 @@ const format: Rule = ({ job, sheets, words }) => {
 /** Sharpening that is asked for and does nothing. */
 const unsharpened: Rule = ({ job, sheets }) => {
   const asks = sheets.some(({ cells }) => cells.some(({ sharpening }) => sharpening !== null));
-  if (!asks || job.press.medium !== "none") return [];
+  if (!asks || job.target.medium !== "none") return [];
   return [
     {
       rule: "unsharpened",
       level: "look",
       sentence: "Photos are to be sharpened, but for no medium: nothing is.",
       cells: [],
-      mend: { label: "Sharpen for glossy paper", edit: { do: "press", change: { medium: "glossy" } } },
+      mend: { label: "Sharpen for glossy paper", edit: { do: "target", change: { medium: "glossy" } } },
     },
   ];
 };
 
 /** Says that sizes are corrected for a printer, because people ask. */
 export const trueSize: Rule = ({ job, sheets, words }) => {
-  const { scale, name } = job.sheet.printer;
+  const { scale, name } = job.target.printer;
   if (sheets.length === 0 || isTrue(scale)) return [];
   const percent = (value: number) => `${writeNumber(value * 100, words.locale, 2, 2)}\u00a0%`;
   return [

@@ -9,7 +9,7 @@ export const SOFT_PPI = 200;
 /** Photos with too few pixels for their size on paper, and photos that must be enlarged for the file's ppi. */
 export const resolution: Rule = (inspection) => {
   const shots = shownShots(inspection);
-  const { ppi } = inspection.job.sheet;
+  const { ppi } = inspection.job.target;
   const few = shots.filter(({ picture }) => picture.ppi < ppi && picture.ppi >= SOFT_PPI);
   return [
     ...shots.flatMap((shown) => soft(shown, inspection) ?? []),
@@ -44,13 +44,13 @@ function soft(shown: ShownShot, { words }: Inspection): Finding | null {
 
 function enlarged(shown: ShownShot, { job, words }: Inspection): Finding {
   const { ppi } = shown.picture;
-  const times = writeNumber(job.sheet.ppi / ppi, words.locale, 0, 2);
+  const times = writeNumber(job.target.ppi / ppi, words.locale, 0, 2);
   const enough = Math.floor(ppi / 10) * 10;
-  const edit: JobEdit = { do: "sheet", change: { ppi: enough } };
+  const edit: JobEdit = { do: "target", change: { ppi: enough } };
   return {
     rule: "upscaled",
     level: "look",
-    sentence: `${shown.name} has ${write(ppi, words.locale)} ppi and is enlarged ${times}\u00a0× for the file’s ${write(job.sheet.ppi, words.locale)} ppi. That adds pixels, not detail.`,
+    sentence: `${shown.name} has ${write(ppi, words.locale)} ppi and is enlarged ${times}\u00a0× for the file’s ${write(job.target.ppi, words.locale)} ppi. That adds pixels, not detail.`,
     cells: keysOf(shown.cells),
     mend: { label: `Write at ${enough} ppi`, edit },
   };
@@ -62,9 +62,9 @@ function enlargedMany(few: readonly ShownShot[], { job, words }: Inspection): Fi
   return {
     rule: "upscaled",
     level: "look",
-    sentence: `${few.length} photos are enlarged for the file’s ${write(job.sheet.ppi, words.locale)} ppi, ${worst.name} most: it has ${write(worst.picture.ppi, words.locale)} ppi. That adds pixels, not detail.`,
+    sentence: `${few.length} photos are enlarged for the file’s ${write(job.target.ppi, words.locale)} ppi, ${worst.name} most: it has ${write(worst.picture.ppi, words.locale)} ppi. That adds pixels, not detail.`,
     cells: keysOf(few.flatMap(({ cells }) => cells)),
-    mend: { label: `Write at ${enough} ppi`, edit: { do: "sheet", change: { ppi: enough } } },
+    mend: { label: `Write at ${enough} ppi`, edit: { do: "target", change: { ppi: enough } } },
   };
 }
 

@@ -8,7 +8,7 @@ export const sheetPixels: Rule = ({ job, printed, words }) => {
   if (!sheet) return [];
   const pixels = sheet.pixels.width * sheet.pixels.height;
   if (pixels <= LIMITS.sheetPixels) return [];
-  const ppi = Math.floor(job.sheet.ppi * Math.sqrt(LIMITS.sheetPixels / pixels));
+  const ppi = Math.floor(job.target.ppi * Math.sqrt(LIMITS.sheetPixels / pixels));
   const millions = (count: number) => writeNumber(count / 1e6, words.locale, 0, 0);
   return [
     {
@@ -16,7 +16,7 @@ export const sheetPixels: Rule = ({ job, printed, words }) => {
       level: "wrong",
       sentence: `The file would have ${millions(pixels)} million pixels; the most is ${millions(LIMITS.sheetPixels)} million.`,
       cells: [],
-      mend: { label: `Write at ${ppi} ppi`, edit: { do: "sheet", change: { ppi } } },
+      mend: { label: `Write at ${ppi} ppi`, edit: { do: "target", change: { ppi } } },
     },
   ];
 };

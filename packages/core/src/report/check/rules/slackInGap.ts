@@ -8,7 +8,7 @@ export const slackInGap: Rule = ({ job, sheets, words }) => {
   // Cells that were put by hand are each cut back to their own neighbours; the ticket's gap is not theirs.
   const neighbours = sheets.some(({ cells }) => cells.filter(({ placed }) => !placed).length > 1);
   if (slack * 2 <= gap || !neighbours) return [];
-  const writing = { ...words, ppi: job.sheet.ppi };
+  const writing = { ...words, ppi: job.target.ppi };
   const left = um(Math.floor(gap / 2));
   return [
     {

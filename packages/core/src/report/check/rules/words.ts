@@ -112,7 +112,7 @@ function overNeighbours({ job, sheets, words: write }: Inspection): Finding[] {
       cells: over.map(({ key }) => key),
       ...(mends && {
         mend: {
-          label: `Put ${writeLength(gap, { ...write, ppi: job.sheet.ppi })} between pieces`,
+          label: `Put ${writeLength(gap, { ...write, ppi: job.target.ppi })} between pieces`,
           edit: { do: "ticket" as const, change: { gap } },
         },
       }),

@@ -52,7 +52,7 @@ export function ImposePanel({ job, words, change }: PanelProps) {
   const page = pages[0]?.trim ?? job.sheet.paper;
   const choose = (way: Impose["way"]) =>
     set(way === "spreads" && impose.way !== "spreads" ? { way, paper: spreadOf(page) } : { way });
-  const holds = placesFor(impose, page, job.sheet.printer.unprintable)?.places.length ?? 0;
+  const holds = placesFor(impose, page, job.target.printer.unprintable)?.places.length ?? 0;
   const known = PAPERS.find(({ name }) => name === impose.paper.name);
   return (
     <div className="flex flex-col gap-3">

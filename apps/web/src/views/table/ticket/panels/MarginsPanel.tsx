@@ -18,7 +18,8 @@ const SIDES = ["top", "right", "bottom", "left"] as const;
 
 /** Four margins, as the paper lies; uneven ones are seen, and evened in one step. */
 export function MarginsPanel({ job, words, change }: PanelProps) {
-  const { margins, printer } = job.sheet;
+  const { margins } = job.sheet;
+  const { printer } = job.target;
   const set = (next: Edges, gesture?: string) => change({ do: "sheet", change: { margins: next } }, gesture);
   const widest = um(Math.max(...SIDES.map((side) => margins[side])));
   const needed = neededBy(job);
@@ -60,7 +61,8 @@ export function MarginsPanel({ job, words, change }: PanelProps) {
 
 /** The margins that keep everything inside what the printer prints and does not lose; null when it needs none. */
 function neededBy(job: Job): Edges | null {
-  const { paper, printer } = job.sheet;
+  const { paper } = job.sheet;
+  const { printer } = job.target;
   const sheet = arrange(job, {})[0];
   const lying = sheet?.paper ?? paper;
   const area = sheet?.printable ?? { x: um(0), y: um(0), ...lying };

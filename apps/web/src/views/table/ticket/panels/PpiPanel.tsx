@@ -13,8 +13,8 @@ const USUAL: { value: number; text: string }[] = [
 
 /** How finely the file is written. */
 export function PpiPanel({ job, change }: PanelProps) {
-  const { ppi } = job.sheet;
-  const set = (next: number) => change({ do: "sheet", change: { ppi: next } });
+  const { ppi } = job.target;
+  const set = (next: number) => change({ do: "target", change: { ppi: next } });
   return (
     <div className="flex flex-col gap-3">
       <NumberField

@@ -16,7 +16,7 @@ export function PrinterPanel({ job, words, change }: PanelProps) {
     <div className="flex flex-col gap-2">
       <ChoiceList
         label="Where it is made"
-        value={job.sheet.printer.id}
+        value={job.target.printer.id}
         onChange={choose}
         choices={printers.map((printer) => ({
           value: printer.id,
@@ -31,10 +31,10 @@ export function PrinterPanel({ job, words, change }: PanelProps) {
       <div className="border-t border-line pt-3">
         <NumberField
           label="Enlarged to print without a border, %"
-          value={job.sheet.enlarged}
+          value={job.target.enlarged}
           least={0}
           most={20}
-          onChange={(enlarged, gesture) => change({ do: "sheet", change: { enlarged } }, gesture)}
+          onChange={(enlarged, gesture) => change({ do: "target", change: { enlarged } }, gesture)}
         />
         <p className="mt-1.5 text-[12.5px] text-ink-2">
           What the printer adds so that no white is left: this much of every edge is lost, and is drawn on the

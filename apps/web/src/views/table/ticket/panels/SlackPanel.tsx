@@ -6,7 +6,8 @@ import type { PanelProps } from "./panel.tsx";
 /** How far images run on past what is cut: slack of a piece, bleed of the sheet; and the zone that is kept clear. */
 export function SlackPanel({ job, words, change }: PanelProps) {
   const { slack } = job.finish;
-  const { bleed, safe } = job.sheet;
+  const { safe } = job.sheet;
+  const { bleed } = job.target;
   const set = (next: Um, gesture?: string) => change({ do: "finish", change: { slack: next } }, gesture);
   return (
     <div className="flex flex-col gap-2">
@@ -22,7 +23,7 @@ export function SlackPanel({ job, words, change }: PanelProps) {
           value={bleed}
           range={LIMITS.bleed}
           words={words}
-          onChange={(next, gesture) => change({ do: "sheet", change: { bleed: next } }, gesture)}
+          onChange={(next, gesture) => change({ do: "target", change: { bleed: next } }, gesture)}
         />
         <LengthField
           label="Safe zone"
