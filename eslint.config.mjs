@@ -23,6 +23,20 @@ export default ts.config(
       "prefer-const": "error",
     },
   },
+  {
+    // What differs by kind of job is a member of the kind: nobody else asks which it is.
+    files: ["packages/*/src/**", "apps/*/src/**"],
+    ignores: ["**/*.test.ts", "packages/core/src/kinds/**", "packages/core/src/job/migrate.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        ...["[object.name='ticket']", "[object.property.name='ticket']"].map((of) => ({
+          selector: `BinaryExpression[right.type='Literal'] > MemberExpression[property.name='kind']${of}`,
+          message: "Ask the kind of the job (kindOf) for what differs, with a member of its own.",
+        })),
+      ],
+    },
+  },
   { files: ["apps/web/src/**"], ...hooks.configs.flat["recommended-latest"] },
   {
     files: ["**/*.mjs", "scripts/**"],

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from "@nestjs/common";
-import { digitalVersion, personName, type Job } from "@wide-quilt/core";
+import { digitalVersion, peopleTicket, personName, type Job } from "@wide-quilt/core";
 import { fileName } from "@wide-quilt/painters";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
@@ -32,7 +32,7 @@ export class DigitalService {
       quality: bytes ? FINEST : QUALITY,
       most: bytes?.to ?? null,
     });
-    const person = job.ticket.kind === "portraits" && job.ticket.people.find((one) => one.shot === shot);
+    const person = peopleTicket(job)?.people.find((one) => one.shot === shot);
     return { name: `${fileName(person ? personName(person) : job.name)}.jpg`, jpeg };
   }
 }

@@ -6,6 +6,7 @@ import {
   coarse,
   forPrinter,
   isDrawing,
+  kindOf,
   LIMITS,
   outputFiles,
   price,
@@ -90,7 +91,7 @@ export function planCard({ job, records }: Planned): string {
     pieces: total.layout.pieces,
     paper: job.sheet.paper.name,
     ppi: job.target.ppi,
-    size: job.ticket.kind === "copies" ? job.ticket.size : null,
+    size: kindOf(job).pieceSize(job),
   };
   return JSON.stringify(card);
 }

@@ -20,7 +20,7 @@ export const open =
     if (before.id === id && before.job) {
       // It comes back to the table from another view of the same job: what was open there is not open any more.
       dispatch(tableCleared());
-      if (before.job.ticket.kind === "free") dispatch(dragging("cell"));
+      if (kindOf(before.job).standsByHand) dispatch(dragging("cell"));
       return dispatch(lookAgain());
     }
     if (before.id !== null) sendElsewhere(before.id, thisWindow.name, before.pending);
@@ -36,7 +36,7 @@ export const open =
         dispatch(opened(view));
         if (view.notice !== null) dispatch(noticed(view.notice));
         // On bare paper there are no photos to move yet.
-        if (view.job.ticket.kind === "free") dispatch(dragging("cell"));
+        if (kindOf(view.job).standsByHand) dispatch(dragging("cell"));
         if (pending.length > 0) void dispatch(send());
         return;
       } catch (error) {

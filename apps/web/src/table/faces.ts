@@ -1,5 +1,5 @@
 import { createSelector } from "@reduxjs/toolkit";
-import { reportPeople, type PersonReport } from "@wide-quilt/core";
+import { peopleTicket, reportPeople, type PersonReport } from "@wide-quilt/core";
 import { LOCALE } from "../app/preferences.ts";
 import type { Dispatch, State } from "../app/store.ts";
 import { findFaceIn } from "../seeing/seeing.ts";
@@ -9,11 +9,18 @@ import { selectJob, selectSheets } from "./sheets.ts";
 
 type Thunk = (dispatch: Dispatch, getState: () => State) => Promise<void>;
 
+/** Whether the job is of people, whose heads are looked for. */
+export const selectHasPeople = (state: State): boolean => {
+  const job = selectJob(state);
+  return job !== null && peopleTicket(job) !== null;
+};
+
 /** Photos of the people of a job of portraits whose head nobody has found or set yet. */
 export function unmeasured(state: State): string[] {
   const { job, photos } = state.openJob;
-  if (job?.ticket.kind !== "portraits") return [];
-  const ids = job.ticket.people.flatMap(({ photo }) => photo ?? []);
+  const ticket = job && peopleTicket(job);
+  if (!ticket) return [];
+  const ids = ticket.people.flatMap(({ photo }) => photo ?? []);
   return [...new Set(ids)].filter((id) => id in photos && !(id in job.faces) && !state.faces.looked[id]);
 }
 
@@ -50,7 +57,7 @@ const NOBODY: PersonReport[] = [];
 export const selectPeople = createSelector(
   [selectJob, (state: State) => state.openJob.photos, selectSheets, (state: State) => state.preferences.unit],
   (job, photos, sheets, unit) =>
-    job?.ticket.kind === "portraits"
+    job && peopleTicket(job)
       ? reportPeople(job, photos, sheets, { unit, ppi: job.target.ppi, locale: LOCALE })
       : NOBODY,
 );

@@ -27,6 +27,10 @@ export const selectJob = createSelector(
   (job, held) => (job && held ? applyEdit(job, held) : job),
 );
 
+/** Whether cells stand where they are put by hand alone. */
+export const selectStandsByHand = ({ openJob: { job } }: State): boolean =>
+  job !== null && kindOf(job).standsByHand === true;
+
 const selectPhotos = (state: State) => state.openJob.photos;
 const selectUnit = (state: State) => state.preferences.unit;
 

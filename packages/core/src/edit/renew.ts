@@ -1,9 +1,8 @@
 import type { Job } from "../job/index.ts";
+import { kindOf } from "../kinds/index.ts";
 
-/** An arrangement of other photos than these is looked for anew. */
+/** A job that shows other photos than before: what its ticket keeps of those is looked for anew. */
 export function renewed(job: Job): Job {
-  const { ticket } = job;
-  return ticket.kind === "collage" && ticket.arrangement !== null
-    ? { ...job, ticket: { ...ticket, arrangement: null } }
-    : job;
+  const ticket = kindOf(job).withOthers(job);
+  return ticket === job.ticket ? job : { ...job, ticket };
 }

@@ -5,7 +5,7 @@ import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
 import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../finish/style/schema.ts";
 import { textBoxSchema } from "../finish/words/schema.ts";
-import { cellSchema, finishSchema, itemId, jobSchema, placeSchema, sheetSchema } from "../job/schema.ts";
+import { cellSchema, finishSchema, jobSchema, placeSchema, sheetSchema } from "../job/schema.ts";
 import { newPhotoSchema, photoMarksSchema, photoRefSchema, pickSchema } from "../job/stash/schema.ts";
 import { targetSchema } from "../job/target.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
@@ -13,7 +13,7 @@ import { backdropSchema } from "../photo/backdrop/schema.ts";
 import { shotSchema } from "../photo/crop/schema.ts";
 import { faceSchema } from "../photo/portrait/face.ts";
 import { LIMITS } from "../schema/index.ts";
-import { cellName, sheetName, shotName } from "../schema/parts.ts";
+import { cellName, itemName, sheetName, shotName } from "../schema/parts.ts";
 import { imposeSchema } from "../solve/slots/index.ts";
 
 const photoRef = newPhotoSchema;
@@ -36,7 +36,7 @@ const stands = z.strictObject({
 export const lostSchema = z.strictObject({
   shots: z.array(shotName).max(LIMITS.copies.most),
   cells: z.array(cell).max(LIMITS.copies.most),
-  items: z.array(itemId).max(LIMITS.graphics + 2 * LIMITS.texts),
+  items: z.array(itemName).max(LIMITS.graphics + 2 * LIMITS.texts),
 });
 
 /**
@@ -76,9 +76,9 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("keep worn") }),
   z.strictObject({ do: z.literal("ground"), ground: jobSchema.shape.ground }),
   /** Sets graphics and boxes of words by their names; null takes one out. */
-  z.strictObject({ do: z.literal("graphics"), graphics: z.record(itemId, graphicSchema.nullable()) }),
-  z.strictObject({ do: z.literal("blocks"), blocks: z.record(itemId, blockSchema.nullable()) }),
-  z.strictObject({ do: z.literal("texts"), texts: z.record(itemId, textBoxSchema.nullable()) }),
+  z.strictObject({ do: z.literal("graphics"), graphics: z.record(itemName, graphicSchema.nullable()) }),
+  z.strictObject({ do: z.literal("blocks"), blocks: z.record(itemName, blockSchema.nullable()) }),
+  z.strictObject({ do: z.literal("texts"), texts: z.record(itemName, textBoxSchema.nullable()) }),
   z.strictObject({ do: z.literal("pick"), change: pickSchema.partial() }),
   /** Ratings, tags and folders of photos. */
   z.strictObject({ do: z.literal("mark photos"), photos: photoIds, change: photoMarksSchema.partial() }),

@@ -61,6 +61,8 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
       grounds: parts.flatMap(({ grounds }) => grounds),
       backing: parts.flatMap(({ backing }) => backing),
       cells: parts.flatMap(({ cells }) => cells).map((cell, i) => ({ ...cell, number: i + 1 })),
+      // Pages are changed as pages.
+      items: [],
       over: parts.flatMap(({ over }) => over),
       marks: [
         ...parts.flatMap(({ marks }) => marks),

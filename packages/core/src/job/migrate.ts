@@ -114,11 +114,21 @@ const STEPS: Record<number, (job: Values) => Values> = {
       ),
     };
   },
-  // Version 7 mixed what is made with where it is made.
+  // Version 7 mixed what is made with where it is made, and had blocks by hand alone.
   7: ({ press, ...job }) => {
     const { printer, ppi, enlarged, bleed, ...sheet } = (job.sheet ?? {}) as Values;
     const { about, ...target } = (press ?? {}) as Values;
-    return { ...job, version: 8, sheet, target: { ...target, printer, ppi, enlarged, bleed }, about };
+    const blocks = Object.entries((job.blocks ?? {}) as Values);
+    return {
+      ...job,
+      version: 8,
+      sheet,
+      target: { ...target, printer, ppi, enlarged, bleed },
+      about,
+      blocks: Object.fromEntries(
+        blocks.map(([name, block]) => [name, { stands: "hand", ...(block as Values) }]),
+      ),
+    };
   },
 };
 

@@ -16,6 +16,7 @@ import {
   cellName,
   colour,
   edges,
+  itemName,
   length,
   name,
   paper,
@@ -97,9 +98,6 @@ const sheetsSchema = z.strictObject({
     .describe("Computed ones that were taken out, where sheets do not follow the photos"),
 });
 
-/** The name of a graphic or a box of words inside its job. */
-export const itemId = z.string().regex(/^[a-z]\d{1,4}$/, "must be a letter and a number");
-
 export const jobSchema = z
   .strictObject({
     format: z.literal("wide-quilt-job"),
@@ -128,11 +126,13 @@ export const jobSchema = z
     style: styleSchema.describe("What all cells wear"),
     worn: wornSchema.nullable().describe("A kept style that is tried on over it"),
     ground: fillSchema.nullable().describe("The colour of the sheet behind everything; null for bare paper"),
-    graphics: z.record(itemId, graphicSchema).describe("By name: stamps, overlays, backings and watermarks"),
+    graphics: z
+      .record(itemName, graphicSchema)
+      .describe("By name: stamps, overlays, backings and watermarks"),
     blocks: z
-      .record(itemId, blockSchema)
+      .record(itemName, blockSchema)
       .describe("By name: words laid out in columns, such as an order form"),
-    texts: z.record(itemId, textBoxSchema).describe("By name: boxes of words on the sheet"),
+    texts: z.record(itemName, textBoxSchema).describe("By name: boxes of words on the sheet"),
     shots: shotsSchema.describe(
       "By shot: cells of one shot always show the same photo in the same way. p7 is photo 7 wherever it comes by itself",
     ),

@@ -1,11 +1,14 @@
-export type { FreshFrom, JobKind, TicketPart, TicketWords } from "./kind.ts";
-export type { LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
+export type { Control, TicketPart, TicketWords } from "./words.ts";
+export type { KindFinding } from "./finding.ts";
+export type { FreshFrom, JobKind } from "./kind.ts";
+export type { LaidBlock, LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {
   nextShot,
+  peopleTicket,
   personName,
   quantityOf,
   readPeople,

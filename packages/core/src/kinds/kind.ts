@@ -1,21 +1,15 @@
+import type { Size } from "../base/geometry/index.ts";
 import type { Um } from "../base/length/index.ts";
 import type { DocumentRule } from "../catalogue/rules/index.ts";
 import type { StyleChange } from "../finish/style/index.ts";
 import type { Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { Photos } from "../photo/record/index.ts";
-import type { ShotName } from "../schema/index.ts";
+import type { PhotoId, ShotName } from "../schema/index.ts";
+import type { KindFinding, KindMend, Looked } from "./finding.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
 import type { PackedQuestion } from "./packed/index.ts";
 import type { Kind, Ticket, TicketChange, TicketOf } from "./tickets.ts";
-
-/** A part of the ticket: plain words, or a figure that can be changed, named after its control. */
-export type TicketPart = { text: string } | { control: string; text: string; measure?: boolean };
-
-/** How figures are written in a ticket: the reader's unit and country. */
-export interface TicketWords {
-  unit: "mm" | "cm" | "in" | "pt" | "px";
-  locale?: string;
-}
+import type { TicketPart, TicketWords } from "./words.ts";
 
 /** What a new ticket is made from: what the job had before, as far as the kinds share it. */
 export interface FreshFrom {
@@ -54,20 +48,77 @@ export interface KindOf<K extends Kind> {
   withPhotos?(ticket: TicketOf<K>, added: readonly PhotoRef[]): TicketOf<K>;
   /** The ticket once a photo of the job is another one, or gone, where it names photos. */
   withoutPhoto?(ticket: TicketOf<K>, photo: NewPhoto, to: NewPhoto | null): TicketOf<K>;
+  /** The ticket once it shows other photos, or in another order. */
+  withOthers?(ticket: TicketOf<K>): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
   withoutPhotos?(ticket: TicketOf<K>, stash: readonly PhotoRef[]): TicketOf<K>;
   /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
   wears?: StyleChange;
   margins?: { metric: Um; letter: Um };
+  /** What would spoil the print and only this kind knows. */
+  check?(job: Job, ticket: TicketOf<K>, looked: Looked): KindFinding[];
+  /** Why it has no sheet at all; null where that is for the reasons that every kind has. */
+  noSheet?(job: Job, ticket: TicketOf<K>, looked: Looked): KindFinding[] | null;
+  /** Whether it shows the photos that are picked, so that the filter leaves some out. */
+  showsPick?(ticket: TicketOf<K>): boolean;
+  /** How a photo that is on no sheet gets on one. */
+  leftOver?(ticket: TicketOf<K>): { way: string; mend?: KindMend };
+  /** Whose sheets are files of their own, by their shots. */
+  owners?(ticket: TicketOf<K>): ReadonlyMap<ShotName, string> | undefined;
+  /** The size that all its pieces have by the ticket. */
+  pieceSize?(ticket: TicketOf<K>): Size;
+  /** Whether the size of a cell is not anybody’s to change: a rule says it. */
+  sizedByRule?: true;
+  /** Whether its cells stand where they are put by hand alone, so that they are moved before the photos in them are. */
+  standsByHand?: true;
+  /** Whether the gap between two of its cells is changed by moving one, as the ticket says none. */
+  gapsByHand?: true;
+  /** Whether its pages make room for blocks across their foot. */
+  makesRoom?: true;
+  /** Whether a finished sheet smaller than its paper is one piece, rather than the cells on it. */
+  isOnePiece?: true;
+  /** How its paper lies best, where a paper that turns means something: “As the photo does”. */
+  liesBest?: string;
+  /** Whether each paper takes as many pieces as fit, so that papers are compared by the price of one. */
+  takesWhatFits?(ticket: TicketOf<K>): boolean;
+  /** The ticket with no paper to choose from but the sheet’s. */
+  onOnePaper?(ticket: TicketOf<K>): TicketOf<K>;
+  /** What of a layout is held fast while gaps and borders are slid, where a search would give another at every step. */
+  held?(ticket: TicketOf<K>, sums: LayoutSums): TicketChange;
+  /** How large photos are against each other; null where that is no question. */
+  weights?(ticket: TicketOf<K>): Readonly<Record<PhotoId, number>> | null;
   /** Whether it is printed to measure the printer: its scale error is then left in. */
   measuresPrinter?: true;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
   marks: "corner ticks" | "none";
 }
 
-/** The same for whoever does not know which kind it is. */
-export interface JobKind extends Omit<
-  KindOf<Kind>,
+/** What a kind does with its ticket, for whoever does not know which kind it is. */
+export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
+  fresh(from: FreshFrom): Ticket;
+  layOut(job: Job, photos: Photos): Layout;
+  say(job: Job, words: TicketWords, sums: LayoutSums): TicketPart[];
+  followsStash(job: Job): boolean;
+  showInAll(job: Job, photo: PhotoId): TicketChange | null;
+  packing(job: Job, photos: Photos): PackedQuestion | null;
+  ruleOf(job: Job, shot: ShotName): DocumentRule | null;
+  withPhotos(job: Job, added: readonly PhotoRef[]): Ticket;
+  withoutPhoto(job: Job, photo: PhotoId, to: NewPhoto | null): Ticket;
+  withOthers(job: Job): Ticket;
+  withoutPhotos(job: Job): Ticket;
+  check(job: Job, looked: Looked): KindFinding[];
+  noSheet(job: Job, looked: Looked): KindFinding[] | null;
+  showsPick(job: Job): boolean;
+  leftOver(job: Job): { way: string; mend?: KindMend } | null;
+  owners(job: Job): ReadonlyMap<ShotName, string> | null;
+  pieceSize(job: Job): Size | null;
+  takesWhatFits(job: Job): boolean;
+  onOnePaper(job: Job): Ticket;
+  held(job: Job, sums: LayoutSums): TicketChange;
+  weights(job: Job): Readonly<Record<PhotoId, number>> | null;
+}
+
+type OfTicket =
   | "fresh"
   | "layOut"
   | "say"
@@ -77,19 +128,18 @@ export interface JobKind extends Omit<
   | "ruleOf"
   | "withPhotos"
   | "withoutPhoto"
+  | "withOthers"
   | "withoutPhotos"
-> {
-  fresh(from: FreshFrom): Ticket;
-  layOut(job: Job, photos: Photos): Layout;
-  say(job: Job, words: TicketWords, sums: LayoutSums): TicketPart[];
-  followsStash(job: Job): boolean;
-  showInAll(job: Job, photo: string): TicketChange | null;
-  packing(job: Job, photos: Photos): PackedQuestion | null;
-  ruleOf(job: Job, shot: ShotName): DocumentRule | null;
-  withPhotos(job: Job, added: readonly PhotoRef[]): Ticket;
-  withoutPhoto(job: Job, photo: string, to: NewPhoto | null): Ticket;
-  withoutPhotos(job: Job): Ticket;
-}
+  | "check"
+  | "noSheet"
+  | "showsPick"
+  | "leftOver"
+  | "owners"
+  | "pieceSize"
+  | "takesWhatFits"
+  | "onOnePaper"
+  | "held"
+  | "weights";
 
 /** Registers a kind: jobs that come to it have its ticket. */
 export function kind<K extends Kind>(own: KindOf<K>): JobKind {
@@ -104,7 +154,18 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     ruleOf: (job, shot) => own.ruleOf?.(ticket(job), shot) ?? null,
     withPhotos: (job, added) => own.withPhotos?.(ticket(job), added) ?? job.ticket,
     withoutPhoto: (job, photo, to) => own.withoutPhoto?.(ticket(job), known(job, photo), to) ?? job.ticket,
+    withOthers: (job) => own.withOthers?.(ticket(job)) ?? job.ticket,
     withoutPhotos: (job) => own.withoutPhotos?.(ticket(job), job.stash) ?? job.ticket,
+    check: (job, looked) => own.check?.(job, ticket(job), looked) ?? [],
+    noSheet: (job, looked) => own.noSheet?.(job, ticket(job), looked) ?? null,
+    showsPick: (job) => own.showsPick?.(ticket(job)) ?? false,
+    leftOver: (job) => own.leftOver?.(ticket(job)) ?? null,
+    owners: (job) => own.owners?.(ticket(job)) ?? null,
+    pieceSize: (job) => own.pieceSize?.(ticket(job)) ?? null,
+    takesWhatFits: (job) => own.takesWhatFits?.(ticket(job)) ?? false,
+    onOnePaper: (job) => own.onOnePaper?.(ticket(job)) ?? job.ticket,
+    held: (job, sums) => own.held?.(ticket(job), sums) ?? {},
+    weights: (job) => own.weights?.(ticket(job)) ?? null,
   };
 }
 

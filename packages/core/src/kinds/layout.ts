@@ -2,7 +2,7 @@ import type { Quarter, Rect, Size } from "../base/geometry/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
 import type { Type } from "../finish/words/index.ts";
 import type { SheetSetup } from "../job/index.ts";
-import type { CellName, SheetName } from "../schema/index.ts";
+import type { CellName, ItemName, SheetName } from "../schema/index.ts";
 import type { Slot } from "./flow.ts";
 
 /** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
@@ -21,6 +21,14 @@ export interface LaidSheet {
   words?: LaidWords[];
   /** Lines that belong to the layout. */
   lines?: Stroke[];
+  /** Blocks of the job that the layout makes room for. */
+  blocks?: LaidBlock[];
+}
+
+/** A block where the layout has it. */
+export interface LaidBlock {
+  name: ItemName;
+  box: Rect;
 }
 
 /** The place of one photo, and what it shows. */

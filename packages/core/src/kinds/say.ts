@@ -3,7 +3,7 @@ import { writeLength, writeNumber, writeSize, type WriteOptions } from "../base/
 import { finishedSheet, styleOfAll, type Job } from "../job/index.ts";
 import { isAsItIs } from "../photo/look/index.ts";
 import { placesFor } from "../solve/slots/index.ts";
-import type { TicketPart, TicketWords } from "./kind.ts";
+import type { TicketPart, TicketWords } from "./words.ts";
 
 /** How figures of a job are written. */
 export const writing = ({ target }: Job, words: TicketWords): WriteOptions => ({ ...words, ppi: target.ppi });

@@ -30,7 +30,7 @@ import { framed } from "./framed.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
-import { backingInk, graphicsByRole, sheetInk } from "./sheetInk.ts";
+import { backingInk, graphicsByRole, itemsOn, sheetInk } from "./sheetInk.ts";
 import { fieldSources, type Place as PageOfJob } from "./sources.ts";
 import type { CellPlan, SheetPlan } from "./types.ts";
 
@@ -176,6 +176,7 @@ function sheetPlan(
     trim,
     bleed: overlap(grown(trim, target.bleed), around) ?? around,
   };
+  const items = itemsOn(name, job, laid.blocks ?? []);
   const cells = cellPlans(job, photos, standing, edges, worn, at);
   return {
     id: name,
@@ -193,10 +194,12 @@ function sheetPlan(
     grounds: job.ground ? [{ fill: job.ground, rect: whole, turn: 0 }] : [],
     backing: backingInk(name, paper, graphics.backings, graphics.proportions),
     cells,
+    items,
     over: sheetInk(
       name,
       { paper, trim },
       job,
+      items,
       laid.words ?? [],
       graphics.stamps,
       sources.sheetOnly(at),

@@ -1,5 +1,5 @@
 export { movedCell, movedGround, movedInk, movedStroke, type Move } from "./moved.ts";
-export type { CellPlan, GroundPlan, SheetPlan } from "./types.ts";
+export type { CellPlan, GroundPlan, ItemPlan, SheetPlan } from "./types.ts";
 export { AWAY } from "./cellInk.ts";
 export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";

@@ -1,9 +1,11 @@
 import { inside, NO_EDGES, type Rect, type Size } from "../base/geometry/index.ts";
 import { drawBlock } from "../finish/blocks/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
-import { fill, setWords, type FieldSource } from "../finish/words/index.ts";
+import { fill, setWords, type FieldSource, type Type } from "../finish/words/index.ts";
 import type { Job } from "../job/index.ts";
-import type { LaidWords } from "../kinds/index.ts";
+import type { LaidBlock, LaidWords } from "../kinds/index.ts";
+import type { SheetName } from "../schema/index.ts";
+import type { ItemPlan } from "./types.ts";
 
 type Proportions = (photo: string) => number | null;
 
@@ -39,38 +41,61 @@ export function backingInk(
     .flatMap((graphic) => coverWith(graphic, { box, turn: 0, clip: box }, proportions));
 }
 
-/** Words and stamps over all cells of a sheet. `trim` is the finished sheet, which stamps keep away from the edges of. */
+/** Blocks and boxes of words of a page, where they lie: as they were put, or as the layout has them. */
+export function itemsOn(
+  page: SheetName,
+  { texts, blocks }: Pick<Job, "texts" | "blocks">,
+  laid: readonly LaidBlock[],
+): ItemPlan[] {
+  const drawn = Object.entries(blocks).flatMap(([name, { x, y, width, height, sheet }]): ItemPlan[] => {
+    if (!isOn(page, sheet)) return [];
+    const box = laid.find((one) => one.name === name)?.box;
+    const finished = box ?? { x, y, width, height };
+    return [{ kind: "block", name, finished, angle: 0, laid: box !== undefined }];
+  });
+  const words = Object.entries(texts).flatMap(([name, { x, y, width, height, turn, sheet }]): ItemPlan[] =>
+    isOn(page, sheet)
+      ? [{ kind: "words", name, finished: { x, y, width, height }, angle: turn, laid: false }]
+      : [],
+  );
+  return [...drawn, ...words];
+}
+
+/** Most lines of words that belong to the layout, and of a box. */
+const LINES = { laid: 2, box: 200 } as const;
+
+/** Blocks, words and stamps over all cells of a sheet. `trim` is the finished sheet, which stamps keep away from the edges of. */
 export function sheetInk(
-  sheet: string,
+  sheet: SheetName,
   { paper, trim }: { paper: Size; trim: Rect },
   { texts, blocks }: Pick<Job, "texts" | "blocks">,
+  items: readonly ItemPlan[],
   laid: readonly LaidWords[],
   stamps: readonly Graphic[],
   source: FieldSource,
   proportions: Proportions,
 ): Ink[] {
-  const words = [
-    ...laid.map(({ text, type, box }) => ({ text, type, box, turn: 0, most: 2 })),
-    ...Object.values(texts)
-      .filter((text) => isOn(sheet, text.sheet))
-      .map(({ text, type, x, y, width, height, turn }) => ({
-        text,
-        type,
-        box: { x, y, width, height },
-        turn,
-        most: 200,
-      })),
-  ].flatMap(({ text, type, box, turn, most }): Ink[] => {
+  const words = (text: string, type: Type, box: Rect, most: number, turn = 0): Ink[] => {
     const set = setWords(fill(text, source), { box, type, most, stand: "middle", turn });
     return set ? [{ kind: "text", text: set, clip: null }] : [];
-  });
+  };
+  const drawn = ({ kind, name, finished }: ItemPlan): Ink[] =>
+    kind === "block"
+      ? drawBlock({ ...blocks[name]!, ...finished }, source)
+      : words(texts[name]!.text, texts[name]!.type, finished, LINES.box, texts[name]!.turn);
+  const [under, over] = [
+    items.filter(({ kind }) => kind === "block"),
+    items.filter(({ kind }) => kind === "words"),
+  ];
   const stamped = stamps
     .filter((graphic) => isOn(sheet, graphic.sheet))
     .flatMap((graphic) =>
       placeIn(graphic, { box: trim, turn: 0, clip: inside(paper, NO_EDGES) }, source, proportions),
     );
-  const drawn = Object.values(blocks)
-    .filter((block) => isOn(sheet, block.sheet))
-    .flatMap((block) => drawBlock(block, source));
-  return [...drawn, ...words, ...stamped];
+  return [
+    ...under.flatMap(drawn),
+    ...laid.flatMap(({ text, type, box }) => words(text, type, box, LINES.laid)),
+    ...over.flatMap(drawn),
+    ...stamped,
+  ];
 }

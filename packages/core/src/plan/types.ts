@@ -7,7 +7,7 @@ import type { SheetSetup } from "../job/index.ts";
 import type { BackdropFill } from "../photo/backdrop/index.ts";
 import type { Picture, Sits } from "../photo/crop/index.ts";
 import type { Look } from "../photo/look/index.ts";
-import type { CellName, PhotoId, SheetName, ShotName } from "../schema/index.ts";
+import type { CellName, ItemName, PhotoId, SheetName, ShotName } from "../schema/index.ts";
 
 /**
  * One sheet, ready to be painted: everything is decided, in the order of painting. Screen, pixels and PDF are all
@@ -42,6 +42,8 @@ export interface SheetPlan {
   cells: CellPlan[];
   /** Stamps and words of the sheet, over all cells. */
   over: Ink[];
+  /** What of that can be chosen and moved by itself, in the same order. */
+  items: ItemPlan[];
   /** Lines to cut by, painted last. */
   marks: Stroke[];
   /** The pages that are cut apart, where a sheet holds several; null where its cells are what is freed. */
@@ -54,6 +56,18 @@ export interface GroundPlan {
   rect: Rect;
   /** How the page lies: a fill that changes from the top down does so on the page. */
   turn: Quarter;
+}
+
+/** A thing on a page that is no photo: a box of words, or a block that is drawn anew at any size. */
+export interface ItemPlan {
+  kind: "words" | "block";
+  name: ItemName;
+  /** Where it lies before it is turned about its middle. */
+  finished: Rect;
+  /** Degrees clockwise. */
+  angle: number;
+  /** Whether the layout has it there, so that it is not moved by hand. */
+  laid: boolean;
 }
 
 /** The place of one photo. */

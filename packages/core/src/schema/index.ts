@@ -18,6 +18,7 @@ export {
   placeNumber,
   shotNumber,
   type CellName,
+  type ItemName,
   type SheetName,
   type ShotName,
 } from "./names.ts";

@@ -13,6 +13,8 @@ type Name<Of extends string> = string & { readonly [of]?: Of };
 
 export type CellName = Name<"cell">;
 export type SheetName = Name<"sheet">;
+/** A graphic, a box of words or a block on pages. */
+export type ItemName = Name<"item">;
 /** How a photo sits: under the photo’s own name where it comes by itself, under a number where it was put. */
 export type ShotName = Name<"shot">;
 

@@ -94,3 +94,6 @@ export const cellName = z.string().regex(NAME_PATTERNS.cell, "must be a cell suc
 export const shotName = z
   .string()
   .regex(NAME_PATTERNS.shot, "must be a shot such as 1 or p7") as unknown as z.ZodType<ShotName, ShotName>;
+
+/** The name of a graphic, a box of words or a block inside its job. */
+export const itemName = z.string().regex(/^[a-z]\d{1,4}$/, "must be a letter and a number");

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import {
   cutPlanCsv,
+  kindOf,
   layoutArea,
   nearestStraight,
   piecesInStack,
@@ -36,7 +37,7 @@ export function CutsView() {
 function Cuts({ id, job }: { id: string; job: Job }) {
   const sheets = useAppSelector(selectPrinted);
   const [number, setNumber] = useState(1);
-  const [whole, setWhole] = useState(job.ticket.kind === "collage" && job.sheet.trim !== null);
+  const [whole, setWhole] = useState(kindOf(job).isOnePiece === true && job.sheet.trim !== null);
   const sheet = sheets[Math.min(number, sheets.length) - 1];
   const planned = useCutPlan(sheet ?? null, whole);
   const trimmer = useAppSelector((state) => state.preferences.trimmer);

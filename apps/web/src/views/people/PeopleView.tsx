@@ -1,7 +1,7 @@
 import { ArrowLeft, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { LIMITS, nextShot, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
+import { LIMITS, nextShot, peopleTicket, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
 import { server } from "../../api/client.ts";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/store.ts";
@@ -37,13 +37,13 @@ function People({ id, job }: { id: string; job: Job }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const doing = useDoing();
-  const { ticket } = job;
+  const ticket = peopleTicket(job);
   const passing = reports.filter(({ state }) => state === "passes").length;
   const partly = reports.filter(({ state }) => state === "not measured").length;
 
   const readList = (file: File) =>
     doing(async () => {
-      if (ticket.kind !== "portraits") return;
+      if (!ticket) return;
       const { text, guess } = await textOf(file);
       const reading = readPeople(text, ticket, job.stash);
       setProblems([...sayGuess(guess), ...reading.problems]);
@@ -52,7 +52,7 @@ function People({ id, job }: { id: string; job: Job }) {
       dispatch(noticed(`${reading.people.length} people were read from ${file.name}.`, "right"));
     });
   const addPerson = () => {
-    if (ticket.kind !== "portraits") return;
+    if (!ticket) return;
     const someone = {
       shot: nextShot(ticket.people),
       name: "",
@@ -90,7 +90,7 @@ function People({ id, job }: { id: string; job: Job }) {
           Print or export
         </Link>
       </PageHead>
-      {ticket.kind !== "portraits" ? (
+      {!ticket ? (
         <p className="px-8 py-16 text-center text-ink-2">
           This job is of another kind. Change it to “Document photos” on the table to list people.
         </p>

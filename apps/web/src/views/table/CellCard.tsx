@@ -1,6 +1,7 @@
 import { RotateCw, Undo2 } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import {
+  kindOf,
   leastScale,
   LIMITS,
   type CellPlan,
@@ -41,7 +42,7 @@ export function CellCard() {
   const drags = useAppSelector((state) => state.view.drags);
   if (!job) return null;
   if (!cell || !sheet) {
-    if (sheet && (drags === "cell" || job.ticket.kind === "free")) return <AddCell ppi={job.target.ppi} />;
+    if (sheet && (drags === "cell" || kindOf(job).standsByHand)) return <AddCell ppi={job.target.ppi} />;
     return (
       <Card title="Cell" aside="none chosen">
         <p className="text-[12.5px] text-ink-2">
@@ -139,10 +140,9 @@ function ChosenCell({ job, cell, of }: { job: Job; cell: CellPlan; of: readonly 
 function SizeRow({ job, cell }: { job: Job; cell: CellPlan }) {
   const dispatch = useAppDispatch();
   const words = useWords(job.target.ppi);
-  const { ticket } = job;
-  const ofAll = ticket.kind === "copies" && !cell.placed ? ticket.size : null;
-  // Of a document photo the size is the rule’s.
-  if (ticket.kind === "portraits" && !cell.placed) return null;
+  const kind = kindOf(job);
+  const ofAll = cell.placed ? null : kind.pieceSize(job);
+  if (kind.sizedByRule && !cell.placed) return null;
   const size = ofAll ?? cell.finished;
   const set = (change: Partial<Size>, gesture?: string) =>
     ofAll
@@ -210,11 +210,11 @@ function ScaleSlider({
 function Weight({ job, photo }: { job: Job; photo: string }) {
   const dispatch = useAppDispatch();
   const words = useWords();
-  const { ticket } = job;
-  if (ticket.kind !== "collage" || ticket.way !== "whole") return null;
-  const weight = ticket.weights[photo] ?? 1;
+  const own = kindOf(job).weights(job);
+  if (!own) return null;
+  const weight = own[photo] ?? 1;
   const set = (next: number) => {
-    const { [photo]: _before, ...others } = ticket.weights;
+    const { [photo]: _before, ...others } = own;
     const weights = next === 1 ? others : { ...others, [photo]: next };
     dispatch(edit({ do: "ticket", change: { weights, arrangement: null } }));
   };

@@ -1,7 +1,7 @@
 import { Redo2, TriangleAlert, Undo2 } from "lucide-react";
 import { memo, useEffect, useState } from "react";
 import { Link } from "react-router";
-import { JOB_KINDS, standsOf, type Kind } from "@wide-quilt/core";
+import { JOB_KINDS, kindNamed, standsOf, type Kind } from "@wide-quilt/core";
 import { useLaterSelector } from "../../app/later.ts";
 import { store, useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { Way, WayToJobs } from "../../app/Way.tsx";
@@ -119,9 +119,11 @@ function KindSwitch() {
       value={kind}
       onChange={({ target }) => {
         // Free keeps every cell where it stands on the sheets that are seen.
-        const stands = target.value === "free" ? standsOf(selectSheets(store.getState())) : undefined;
+        const stands = kindNamed(target.value as Kind).standsByHand
+          ? standsOf(selectSheets(store.getState()))
+          : undefined;
         dispatch(edit({ do: "become", kind: target.value as Kind, stands }));
-        dispatch(dragging(target.value === "free" ? "cell" : "photo"));
+        dispatch(dragging(kindNamed(target.value as Kind).standsByHand ? "cell" : "photo"));
       }}
     >
       {JOB_KINDS.map(({ name, title }) => (

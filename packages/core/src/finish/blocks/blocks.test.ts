@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { contains, type Rect } from "../../base/geometry/index.ts";
 import { mm, um } from "../../base/length/index.ts";
-import { applyEdit } from "../../edit/index.ts";
+import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import { readJob } from "../../job/index.ts";
 import { freshJob } from "../../kinds/index.ts";
 import { arrange } from "../../plan/arrange.ts";
@@ -23,6 +23,7 @@ const table = (over: Partial<Block> = {}): Block => ({
   type: { font: "hanken", size: mm(3), least: mm(1), colour: "#000000", align: "left" },
   line: { width: mm(0.2), colour: "#646b77" },
   head: "#e6e8f7",
+  stands: "hand",
   x: mm(10),
   y: mm(20),
   width: mm(90),
@@ -115,5 +116,41 @@ describe("a table of words", () => {
     // The page is that of its photo: it goes where the photo goes.
     expect(over(applyEdit(second, { do: "move photo", photo: "b", to: 0 }))).toEqual([7, 0]);
     expect(applyEdit(second, { do: "blocks", blocks: { b1: null } }).blocks).toEqual({});
+  });
+
+  it("stands across the foot where the kind makes room: 235 mm are left of 277 for two rows of frames", () => {
+    const photos = ["a", "b", "c"].map((id) => ({ id, name: `${id}.jpg` }));
+    const form = table({ stands: "foot", height: mm(40) });
+    const edits = [
+      { do: "add photos", photos },
+      { do: "ticket", change: { by: "grid", columns: 2, rows: 2, gap: mm(2), head: "", foot: "" } },
+      { do: "style", change: { caption: null } },
+      { do: "blocks", blocks: { b1: form } },
+    ] as JobEdit[];
+    const contact = edits.reduce(applyEdit, freshJob("contact", "Order"));
+    // A4 with margins of 10 mm: 190 × 277 mm, of which the block takes 40 at the foot and 2 are between.
+    const [sheet] = arrange(contact, {});
+    expect(sheet!.items).toEqual([
+      {
+        kind: "block",
+        name: "b1",
+        finished: { x: mm(10), y: mm(247), width: mm(190), height: mm(40) },
+        angle: 0,
+        laid: true,
+      },
+    ]);
+    // Without the photos’ sizes a frame is 3 : 2, as wide as its room of (190 − 2) / 2 mm.
+    expect(sheet!.cells.map(({ finished }) => finished.width)).toEqual([mm(94), mm(94), mm(94)]);
+    // Frames of 94 × 62.667 mm in the middle of rooms of (235 − 2) / 2 = 116.5 mm: 10 + 58.25 + 31.333, and 118.5 below.
+    const feet = sheet!.cells.map(({ finished }) => finished.y + finished.height);
+    expect(feet).toEqual([99_583, 99_583, 218_083]);
+    // A kind that makes no room has it where a hand put it, and a contact sheet again as before.
+    const single = applyEdit(contact, { do: "become", kind: "single" });
+    expect(arrange(single, {})[0]!.items[0]).toMatchObject({
+      laid: false,
+      finished: { x: mm(10), y: mm(20) },
+    });
+    const back = applyEdit(single, { do: "become", kind: "contact" });
+    expect(arrange(back, {})[0]!.items).toEqual(sheet!.items);
   });
 });

@@ -30,6 +30,9 @@ export const blockSchema = z.strictObject({
     .strictObject({ width: length(LIMITS.line, "Width of the lines between rows and columns"), colour })
     .nullable(),
   head: colour.nullable().describe("What headings stand on; null for bare paper"),
+  stands: z
+    .enum(["hand", "foot"])
+    .describe("Where a hand put it, or across the foot of pages whose kind makes room for it"),
   x: length(LIMITS.away, "From the paper’s left edge"),
   y: length(LIMITS.away, "From the paper’s upper edge"),
   ...size(LIMITS.piece, "The block").shape,

@@ -1,5 +1,6 @@
 import { inch, mm } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
+import { collageCrop } from "./check.ts";
 import { layOutCollage } from "./layout.ts";
 import { sayCollage } from "./say.ts";
 
@@ -28,6 +29,22 @@ export const collage = kind({
   }),
   layOut: layOutCollage,
   say: sayCollage,
+  liesBest: "To suit the photos",
+  isOnePiece: true,
+  check: collageCrop,
+  leftOver: ({ way, sheets }) => ({
+    way: "Every cell has a photo already. Let it have more cells or sheets, or drop them on a cell.",
+    // Of these ways cells are counted, so that further photos need further sheets.
+    ...(sheets === "one" &&
+      (way === "counts" || way === "grid") && {
+        mend: { label: "Use more sheets", ticket: { sheets: "all" } },
+      }),
+  }),
+  weights: ({ way, weights }) => (way === "whole" ? weights : null),
+  // It is fitted anew at once, where a search would give another arrangement at every step of a slider.
+  held: ({ way, arrangement: own }, { arrangement }) =>
+    way === "whole" && own === null && arrangement !== undefined ? { arrangement } : {},
+  withOthers: (ticket) => (ticket.arrangement === null ? ticket : { ...ticket, arrangement: null }),
   withoutPhotos: (ticket) => ({ ...ticket, weights: {}, arrangement: null }),
   followsStash: ({ way }) => way === "whole" || way === "lines",
 });

@@ -1,9 +1,9 @@
 import { writeLength } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { inWords, sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
+import type { TicketPart, TicketWords } from "../words.ts";
 
 type CollageTicket = TicketOf<"collage">;
 

@@ -27,4 +27,7 @@ export const contact = kind({
   layOut: layOutContact,
   say: sayContact,
   followsStash: () => true,
+  showsPick: () => true,
+  makesRoom: true,
+  liesBest: "As it holds the most",
 });

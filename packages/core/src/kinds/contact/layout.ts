@@ -4,7 +4,7 @@ import { linesHeight, type Type } from "../../finish/words/index.ts";
 import { layoutArea, styleOfAll, type Job } from "../../job/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { numberedSheet } from "../../schema/index.ts";
-import type { LaidCell, LaidSheet, LaidWords, Layout } from "../layout.ts";
+import type { LaidBlock, LaidCell, LaidSheet, LaidWords, Layout } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 import { sectionsOf, type Frame, type Section } from "./sections.ts";
 
@@ -31,6 +31,8 @@ interface Mesh {
   thumb: Size;
   words: number;
   gap: number;
+  /** Blocks across the foot, one below the other. */
+  blocks: LaidBlock[];
 }
 
 /**
@@ -42,6 +44,9 @@ interface Mesh {
  *     └────┘ └┴──┴┘ └────┘
  *      001    002    003
  *     heading of the next section …
+ *     ┌─────────────────────┐
+ *     │ block across the foot
+ *     └─────────────────────┘
  *                  foot line
  */
 export function layOutContact(job: Job, ticket: ContactTicket, photos: Photos): Layout {
@@ -65,21 +70,40 @@ function meshOf(job: Job, ticket: ContactTicket, lying: Size): Mesh {
   const whole = layoutArea(job.sheet, lying);
   const above = head === "" ? 0 : linesHeight(1, HEAD.size) + BELOW;
   const below = foot === "" ? 0 : linesHeight(1, FOOT.size) + BELOW;
-  const area: Rect = { ...whole, y: um(whole.y + above), height: um(whole.height - above - below) };
+  const { blocks, height: taken } = footBlocks(job, whole, below);
+  const area: Rect = {
+    ...whole,
+    y: um(whole.y + above),
+    height: um(Math.max(0, whole.height - above - below - taken)),
+  };
   const { caption } = styleOfAll(job);
   const words = caption?.place === "under" ? AWAY + linesHeight(caption.lines, caption.type.size) : 0;
   if (by === "size") {
     const { size } = ticket;
     const columns = Math.max(0, Math.floor((area.width + gap) / (size.width + gap)));
     const rows = Math.max(0, Math.floor((area.height + gap) / (size.height + words + gap)));
-    return { lying, area, columns, rows, thumb: size, words, gap };
+    return { lying, area, columns, rows, thumb: size, words, gap, blocks };
   }
   const { columns, rows } = ticket;
   const thumb: Size = {
     width: um(Math.floor((area.width - (columns - 1) * gap) / columns)),
     height: um(Math.floor((area.height - (rows - 1) * gap) / rows - words)),
   };
-  return { lying, area, columns, rows, thumb, words, gap };
+  return { lying, area, columns, rows, thumb, words, gap, blocks };
+}
+
+/** The blocks that stand across the foot, above the foot line, and the height that they take. */
+function footBlocks({ blocks }: Job, whole: Rect, below: number): { blocks: LaidBlock[]; height: number } {
+  const standing = Object.entries(blocks).filter(([, { stands }]) => stands === "foot");
+  const height = standing.reduce((sum, [, block]) => sum + block.height + BELOW, 0);
+  let y = bottom(whole) - below - height;
+  const laid = standing.map(([name, block]): LaidBlock => {
+    y += BELOW;
+    const box = { x: whole.x, y: um(y), width: whole.width, height: block.height };
+    y += block.height;
+    return { name, box };
+  });
+  return { blocks: laid, height };
 }
 
 /** Lets the sections flow over sheets; a heading never stands without a row under it. */
@@ -105,6 +129,7 @@ function flow(
       lying,
       cells: [],
       words: lines(job, ticket, mesh),
+      blocks: mesh.blocks,
     };
     sheets.push(sheet);
     return sheet;

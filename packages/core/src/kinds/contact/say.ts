@@ -1,10 +1,10 @@
 import { writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { leavesOut } from "../../job/stash/index.ts";
-import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { inWords, sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
+import type { TicketPart, TicketWords } from "../words.ts";
 
 const ORDERS = {
   order: "in their order",

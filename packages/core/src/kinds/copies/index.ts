@@ -1,5 +1,6 @@
 import { inch, mm } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
+import { mostPieces, tooLargePiece } from "./check.ts";
 import { layOutCopies } from "./layout.ts";
 import { sayCopies } from "./say.ts";
 
@@ -24,4 +25,13 @@ export const copies = kind({
   layOut: layOutCopies,
   say: sayCopies,
   followsStash: ({ of }) => of === "each",
+  showsPick: ({ of }) => of === "each",
+  check: mostPieces,
+  noSheet: tooLargePiece,
+  leftOver: ({ of }) => ({
+    way: "This job prints one photo. Let it print each, or drop another on a cell.",
+    ...(of === "one" && { mend: { label: "Print each photo", ticket: { of: "each" } } }),
+  }),
+  pieceSize: ({ size }) => size,
+  takesWhatFits: ({ copies: asked }) => asked === "fit",
 });

@@ -1,9 +1,9 @@
 import { writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
+import type { TicketPart, TicketWords } from "../words.ts";
 
 /** Put 8 copies at 35 × 45 mm on 10 × 15 cm paper, turned to fit the most, 2 mm apart and centred, … */
 export function sayCopies(

@@ -33,4 +33,6 @@ export const free = kind({
     ];
   },
   followsStash: () => false,
+  standsByHand: true,
+  gapsByHand: true,
 });

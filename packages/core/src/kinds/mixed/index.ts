@@ -46,6 +46,18 @@ export const mixed = kind({
     };
   },
   followsStash: () => false,
+  noSheet: (_job, { pieces }) =>
+    pieces.length > 0
+      ? null
+      : [
+          {
+            rule: "nothing-fits",
+            level: "wrong",
+            sentence: "There are no pieces in the ticket yet. Add a size to it and say how many.",
+          },
+        ],
+  leftOver: () => ({ way: "Choose them in the lines of the ticket, or drop them on a cell." }),
+  onOnePaper: (ticket) => ({ ...ticket, papers: [] }),
   showInAll: ({ pieces }, { id }) => ({ pieces: pieces.map((line) => ({ ...line, photo: id })) }),
 });
 

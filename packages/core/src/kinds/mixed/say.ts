@@ -1,8 +1,8 @@
 import { writeLength, writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import type { TicketPart, TicketWords } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayTrim, writing } from "../say.ts";
 import type { MixedPiece, TicketOf } from "../tickets.ts";
+import type { TicketPart, TicketWords } from "../words.ts";
 
 /** Put 3 at 10 × 15 cm and 5 at 7 × 10 cm on as few sheets as possible of A4 or 20 × 30 cm paper, 2 mm apart … */
 export function sayMixed(job: Job, ticket: TicketOf<"mixed">, words: TicketWords): TicketPart[] {

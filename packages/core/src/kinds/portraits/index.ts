@@ -2,7 +2,7 @@ import { ruleById } from "../../catalogue/rules/index.ts";
 import { numberedShot } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { layOutPortraits, portraitsQuestion } from "./layout.ts";
-import { ruleFor, showInAll, withoutPhoto, withPhotos } from "./people.ts";
+import { owners, ruleFor, showInAll, withoutPhoto, withPhotos } from "./people.ts";
 import { sayPortraits } from "./say.ts";
 
 /** Document photos: one person or many, each by a rule. */
@@ -41,7 +41,12 @@ export const portraits = kind({
   showInAll,
   withoutPhotos: (ticket) => ({ ...ticket, people: [], packing: null }),
   followsStash: () => false,
+  sizedByRule: true,
+  leftOver: () => ({
+    way: "Give them to somebody on the page “People”, or take them out of the job.",
+  }),
+  owners,
 });
 
-export { nextShot, personName, quantityOf, ruleFor } from "./people.ts";
+export { nextShot, peopleTicket, personName, quantityOf, ruleFor } from "./people.ts";
 export { readPeople, type PeopleReading } from "./list.ts";

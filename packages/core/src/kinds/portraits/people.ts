@@ -1,9 +1,20 @@
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import { baseName } from "../../finish/words/index.ts";
-import type { NewPhoto, PhotoRef } from "../../job/index.ts";
+import type { Job, NewPhoto, PhotoRef } from "../../job/index.ts";
+import { numberedShot, type ShotName } from "../../schema/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
 
 type PortraitsTicket = TicketOf<"portraits">;
+
+/** The ticket of a job of people; null for a job of another kind. */
+export const peopleTicket = ({ ticket }: Pick<Job, "ticket">): PortraitsTicket | null =>
+  ticket.kind === "portraits" ? ticket : null;
+
+/** Whose sheets are apart, by their shots; null where people share sheets. */
+export const owners = ({ sheets, people }: PortraitsTicket): ReadonlyMap<ShotName, string> | undefined =>
+  sheets === "per person"
+    ? new Map(people.map((person) => [numberedShot(person.shot), personName(person)]))
+    : undefined;
 
 /** The rule that someone's photos have to meet. */
 export function ruleFor(ticket: PortraitsTicket, someone: Pick<Person, "rule"> | undefined): DocumentRule {

@@ -1,9 +1,9 @@
 import { writeSize } from "../../base/length/index.ts";
 import { ruleTitle } from "../../catalogue/rules/index.ts";
 import type { Job } from "../../job/index.ts";
-import type { TicketPart, TicketWords } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
+import type { TicketPart, TicketWords } from "../words.ts";
 import { quantityOf, ruleFor } from "./people.ts";
 
 /** Put 8 each of 3 people by the rule “Germany, passport”, 35 × 45 mm, on 10 × 15 cm paper, packed … */

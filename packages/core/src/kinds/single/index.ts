@@ -20,4 +20,7 @@ export const single = kind({
   layOut: layOutSingles,
   say: saySingles,
   followsStash: () => true,
+  showsPick: () => true,
+  liesBest: "As the photo does",
+  gapsByHand: true,
 });

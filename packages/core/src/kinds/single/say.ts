@@ -1,9 +1,9 @@
 import { writeLength, writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
-import type { TicketPart, TicketWords } from "../kind.ts";
 import type { LayoutSums } from "../layout.ts";
 import { sayFinish, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
+import type { TicketPart, TicketWords } from "../words.ts";
 
 /** Put each of 24 photos on a sheet of its own, 13 × 18 cm paper, lying as the photo does, in a cell with an even border … */
 export function saySingles(

@@ -4,16 +4,15 @@ import { layOut, type Layout, type TicketWords } from "../../kinds/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import type { SheetPlan } from "../../plan/index.ts";
 import type { Finding, FindingLevel, Rule } from "./finding.ts";
-import { collageCrop } from "./rules/collageCrop.ts";
 import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
 import { imposition } from "./rules/imposition.ts";
 import { lost } from "./rules/lost.ts";
-import { mostPieces } from "./rules/mostPieces.ts";
 import { notOnSheet } from "./rules/notOnSheet.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
+import { ofKind } from "./rules/ofKind.ts";
 import { paperEdge } from "./rules/paperEdge.ts";
 import { press, trueSize } from "./rules/press.ts";
 import { resolution } from "./rules/resolution.ts";
@@ -26,7 +25,6 @@ const RULES: readonly Rule[] = [
   nothingFits,
   tooLarge,
   imposition,
-  mostPieces,
   sheetPixels,
   emptyCells,
   notOnSheet,
@@ -35,7 +33,7 @@ const RULES: readonly Rule[] = [
   paperEdge,
   resolution,
   cropLoss,
-  collageCrop,
+  ofKind,
   slackInGap,
   press,
   exactSizes,

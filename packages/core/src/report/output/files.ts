@@ -1,10 +1,10 @@
 import { fill } from "../../finish/words/index.ts";
 import type { Job } from "../../job/index.ts";
-import { personName } from "../../kinds/index.ts";
+import { kindOf } from "../../kinds/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import type { SheetPlan } from "../../plan/index.ts";
 import { fieldSources } from "../../plan/sources.ts";
-import { numberedShot, type ShotName } from "../../schema/index.ts";
+import type { ShotName } from "../../schema/index.ts";
 
 /** A file that is written. */
 export interface OutputFile {
@@ -57,16 +57,16 @@ export function outputFiles(
 
 /** The sheets of each file, and whose they are where everyone has sheets of their own. */
 function divided(
-  { ticket }: Job,
+  job: Job,
   sheets: readonly SheetPlan[],
   together: boolean,
 ): { person: string | null; sheets: SheetPlan[] }[] {
-  if (ticket.kind !== "portraits" || ticket.sheets !== "per person") {
+  const names = kindOf(job).owners(job);
+  if (!names) {
     return together
       ? [{ person: null, sheets: [...sheets] }]
       : sheets.map((sheet) => ({ person: null, sheets: [sheet] }));
   }
-  const names = new Map(ticket.people.map((person) => [numberedShot(person.shot), personName(person)]));
   const files: { person: string | null; shot: ShotName | null; sheets: SheetPlan[] }[] = [];
   for (const sheet of sheets) {
     const shots = new Set(sheet.cells.map(({ shot }) => shot));

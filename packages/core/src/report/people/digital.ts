@@ -2,7 +2,7 @@ import { NO_EDGES } from "../../base/geometry/index.ts";
 import { um, UM_PER_INCH } from "../../base/length/index.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import type { Job } from "../../job/index.ts";
-import { ruleFor } from "../../kinds/index.ts";
+import { peopleTicket, ruleFor } from "../../kinds/index.ts";
 
 /** A portrait as the file that an office takes instead of a print: a sheet that is the piece itself. */
 export type DigitalVersion =
@@ -13,10 +13,9 @@ export type DigitalVersion =
  * the rule takes, but for those that come of the print's own proportions.
  */
 export function digitalVersion(job: Job, shot: number): DigitalVersion {
-  const { ticket } = job;
-  const person = ticket.kind === "portraits" ? ticket.people.find((one) => one.shot === shot) : undefined;
-  if (ticket.kind !== "portraits" || !person)
-    return { ok: false, why: "There is nobody of this number in the job." };
+  const ticket = peopleTicket(job);
+  const person = ticket?.people.find((one) => one.shot === shot);
+  if (!ticket || !person) return { ok: false, why: "There is nobody of this number in the job." };
   const rule = ruleFor(ticket, person);
   const { digital, size } = rule;
   if (!digital) return { ok: false, why: "This rule says nothing of a file; print it." };

@@ -1,7 +1,7 @@
 import { um, writeMeasure, type WriteOptions } from "../../base/length/index.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import type { Job } from "../../job/index.ts";
-import { personName, quantityOf, ruleFor, type Person } from "../../kinds/index.ts";
+import { peopleTicket, personName, quantityOf, ruleFor, type Person } from "../../kinds/index.ts";
 import {
   FIGURE_WORDS,
   measureFace,
@@ -49,8 +49,8 @@ export function reportPeople(
   sheets: readonly SheetPlan[],
   write: WriteOptions,
 ): PersonReport[] {
-  const { ticket } = job;
-  if (ticket.kind !== "portraits") return [];
+  const ticket = peopleTicket(job);
+  if (!ticket) return [];
   const cells = new Map<ShotName, CellPlan>();
   for (const cell of sheets.flatMap((sheet) => sheet.cells)) {
     if (!cells.has(cell.shot)) cells.set(cell.shot, cell);

@@ -1,13 +1,14 @@
 import { useState } from "react";
 import {
+  kindOf,
   LIMITS,
   um,
+  unitOf,
+  writeFigure,
   type CellPlan,
   type LengthRange,
   type SheetPlan,
   type Um,
-  unitOf,
-  writeFigure,
 } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
@@ -43,13 +44,13 @@ export function Dimensions({ sheet, cell, px }: Props) {
   const rightward = neighbour(sheet.cells, cell, "ArrowRight");
   const below = neighbour(sheet.cells, cell, "ArrowDown");
   // What the ticket says is changed there, for all cells; anything else puts this cell by hand.
-  const { ticket } = job;
-  const bySize = ticket.kind === "copies" && !cell.placed;
+  const kind = kindOf(job);
+  const ofAll = cell.placed ? null : kind.pieceSize(job);
   const lies = cell.turn % 180 !== 0;
   const setSide = (side: "width" | "height") => (length: Um) => {
-    if (!bySize) return dispatch(setPlace({ [side]: length }));
+    if (!ofAll) return dispatch(setPlace({ [side]: length }));
     const real = lies ? (side === "width" ? "height" : "width") : side;
-    dispatch(edit({ do: "ticket", change: { size: { ...ticket.size, [real]: length } } }));
+    dispatch(edit({ do: "ticket", change: { size: { ...ofAll, [real]: length } } }));
   };
   const setFrom = (side: "x" | "y") => (length: Um) => dispatch(setPlace({ [side]: length }));
   const setGap = (length: Um) => dispatch(edit({ do: "ticket", change: { gap: length } }));
@@ -58,7 +59,7 @@ export function Dimensions({ sheet, cell, px }: Props) {
     dispatch(setPlace({ [side]: um(next.finished[side] - length - own) }));
   };
   const gapOf = (side: "x" | "y", next: CellPlan) =>
-    cell.placed || ticket.kind === "single" || ticket.kind === "free" ? byHand(side, next) : setGap;
+    cell.placed || kind.gapsByHand ? byHand(side, next) : setGap;
   const common = { px, words };
   return (
     <>

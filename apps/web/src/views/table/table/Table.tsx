@@ -12,6 +12,7 @@ import {
   selectSheet,
   selectSheets,
   selectToCheck,
+  selectStandsByHand,
 } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
@@ -173,7 +174,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
   const several = useAppSelector((state) => state.view.also.length > 0);
   const rulers = useAppSelector((state) => state.view.rulers);
   const isBare = useAppSelector((state) => state.openJob.job?.stash.length === 0);
-  const isFree = useAppSelector((state) => state.openJob.job?.ticket.kind === "free");
+  const isFree = useAppSelector(selectStandsByHand);
   const [drop, setDrop] = useState<BareDrop | null>(null);
   const cell = active ? chosen : undefined;
   const width = px(sheet.paper.width);

@@ -4,6 +4,7 @@ import {
   arrange,
   inkOfPieces,
   inkOnPieces,
+  kindOf,
   layOut,
   PAPERS,
   sums,
@@ -48,7 +49,7 @@ function Comparison({ job }: { job: Job }) {
   const close = () => dispatch(comparing(false));
   const words = useWords(job.target.ppi);
   // Where each paper takes as many as fit on it, only the price of a piece can be compared.
-  const price: Measure = job.ticket.kind === "copies" && job.ticket.copies === "fit" ? "perPiece" : "total";
+  const price: Measure = kindOf(job).takesWhatFits(job) ? "perPiece" : "total";
   const [measure, setMeasure] = useState<Measure>(price);
   const money = moneyIn(job.target.printer.price.currency);
   const ink = useInk(job);
@@ -181,7 +182,7 @@ function useComparison(job: Job): readonly OnPaper[] {
       const known = PAPERS[index];
       if (stopped || !known) return;
       const paper = { name: known.name, width: known.width, height: known.height };
-      const ticket = job.ticket.kind === "mixed" ? { ...job.ticket, papers: [] } : job.ticket;
+      const ticket = kindOf(job).onOnePaper(job);
       const tried: Job = { ...job, ticket, sheet: { ...job.sheet, paper } };
       const one = comparison(tried, paper, photos);
       setFound((before) => [...before.slice(0, index), one]);

@@ -11,7 +11,7 @@ import {
   type ComponentProps,
   type MouseEvent,
 } from "react";
-import { kindOf, layOut, type JobEdit, type TicketPart } from "@wide-quilt/core";
+import { kindOf, layOut, type Control, type JobEdit, type TicketPart } from "@wide-quilt/core";
 import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectTicketJob } from "../../../table/sheets.ts";
@@ -20,8 +20,8 @@ import { useWords } from "../../../words/words.ts";
 import { PANELS } from "./panels/index.ts";
 
 /** What the ticket says now: its parts look their words up here, so that only those are drawn anew that changed. */
-const Said = createContext<ReadonlyMap<string, Part>>(new Map());
-type Part = Extract<TicketPart, { control: string }>;
+const Said = createContext<ReadonlyMap<Control, Part>>(new Map());
+type Part = Extract<TicketPart, { control: Control }>;
 
 /** The sentence that says the whole sheet. Every underlined part opens a small panel right there. */
 export function Ticket() {
@@ -47,7 +47,7 @@ export function Ticket() {
 }
 
 /** One underlined part, with the panel that it opens. */
-const Control = memo(function Control({ control }: { control: string }) {
+const Control = memo(function Control({ control }: { control: Control }) {
   const dispatch = useAppDispatch();
   const [place, setPlace] = useState({ gap: ROOM, offset: 0 });
   const panel = PANELS[control];
@@ -88,7 +88,7 @@ function PartButton({
   control,
   title,
   ...button
-}: ComponentProps<"button"> & { control: string; title: string }) {
+}: ComponentProps<"button"> & { control: Control; title: string }) {
   const { text, measure } = use(Said).get(control)!;
   return (
     <button
@@ -138,11 +138,11 @@ function besideSheet(part: Element, width: number): number {
 }
 
 /** What an open part shows, with the job as it is. */
-function OpenPanel({ control }: { control: string }) {
+function OpenPanel({ control }: { control: Control }) {
   const job = useAppSelector(selectTicketJob);
   const words = useWords(job?.target.ppi);
   const dispatch = useAppDispatch();
-  const panel = PANELS[control]!;
+  const panel = PANELS[control];
   const change = (next: JobEdit, gesture?: string) => void dispatch(edit(next, gesture));
   const content = useRef<HTMLDivElement>(null);
   useEffect(() => {

@@ -1,6 +1,8 @@
 import type { Job, PhotoRef } from "../../../job/index.ts";
 import { isPicked, leavesOut } from "../../../job/stash/index.ts";
+import { kindOf } from "../../../kinds/index.ts";
 import type { Finding, Rule } from "../finding.ts";
+import { asMend } from "./ofKind.ts";
 
 /** Photos that are named one by one; of more than this the first are. */
 const FEW = 3;
@@ -11,7 +13,7 @@ export const notOnSheet: Rule = ({ job, sheets }) => {
   for (const { of } of Object.values(job.graphics)) if (of.kind === "photo") onSheets.add(of.photo);
   const left = job.stash.filter(({ id }) => !onSheets.has(id));
   // Only some kinds show what is picked; to the others the filter is one of the list of photos.
-  const byFilter = showsPicked(job) && leavesOut(job.pick);
+  const byFilter = kindOf(job).showsPick(job) && leavesOut(job.pick);
   const filtered = byFilter ? left.filter((photo) => !isPicked(job.pick, photo)) : [];
   const others = left.filter((photo) => !filtered.includes(photo));
   return [
@@ -19,10 +21,6 @@ export const notOnSheet: Rule = ({ job, sheets }) => {
     ...(others.length > 0 ? [leftOver(job, others)] : []),
   ];
 };
-
-/** Whether the job shows its picked photos one after the other. */
-const showsPicked = ({ ticket }: Job): boolean =>
-  ticket.kind === "contact" || ticket.kind === "single" || (ticket.kind === "copies" && ticket.of === "each");
 
 const leftByFilter = (job: Job, photos: readonly PhotoRef[]): Finding => ({
   rule: "filtered-photo",
@@ -45,34 +43,18 @@ function sayPick({ pick: { stars, tag, folder } }: Job): string {
   return `photos ${parts.join(" and ")}`;
 }
 
-function leftOver({ ticket }: Job, photos: readonly PhotoRef[]): Finding {
-  const each = ticket.kind === "copies" && ticket.of === "one";
-  const more = ticket.kind === "collage" && ticket.sheets === "one" && HOLDS_MORE.has(ticket.way);
+function leftOver(job: Job, photos: readonly PhotoRef[]): Finding {
+  const { way, mend } = kindOf(job).leftOver(job) ?? { way: USUAL_WAY };
   return {
     rule: "photo-on-no-sheet",
     level: "look",
-    sentence: `${named(photos)} on no sheet. ${WAYS[ticket.kind] ?? USUAL_WAY}`,
+    sentence: `${named(photos)} on no sheet. ${way}`,
     cells: [],
-    mend: more
-      ? { label: "Use more sheets", edit: { do: "ticket", change: { sheets: "all" } } }
-      : each
-        ? { label: "Print each photo", edit: { do: "ticket", change: { of: "each" } } }
-        : undefined,
+    ...(mend && { mend: asMend(mend) }),
   };
 }
 
-/** Ways of a collage whose cells are counted, so that further photos need further sheets. */
-const HOLDS_MORE: ReadonlySet<string> = new Set(["counts", "grid"]);
-
 const USUAL_WAY = "Drop them on a cell from the list of photos, or take them out of the job.";
-
-/** How a photo gets on a sheet, where the kind has a way of its own. */
-const WAYS: Partial<Record<Job["ticket"]["kind"], string>> = {
-  copies: "This job prints one photo. Let it print each, or drop another on a cell.",
-  mixed: "Choose them in the lines of the ticket, or drop them on a cell.",
-  portraits: "Give them to somebody on the page “People”, or take them out of the job.",
-  collage: "Every cell has a photo already. Let it have more cells or sheets, or drop them on a cell.",
-};
 
 function named(photos: readonly PhotoRef[]): string {
   const names = photos.slice(0, FEW).map(({ name }) => name);

@@ -1,4 +1,4 @@
-import { layOut, type Job, type TicketOf } from "@wide-quilt/core";
+import { kindOf, layOut, type Job, type TicketOf } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { panelOf, type PanelProps } from "./panel.tsx";
 
@@ -56,23 +56,15 @@ export const LiePanel = panelOf("copies", ({ job, ticket, set, change }) => {
 
 /** Whether the paper stands or lies, where that is all there is to say. */
 export function PaperLiePanel({ job, change }: PanelProps) {
-  const suits = {
-    copies: "",
-    portraits: "",
-    mixed: "",
-    single: "As the photo does",
-    contact: "As it holds the most",
-    collage: "To suit the photos",
-    free: "",
-    ruler: "",
-  };
-  const choices = LIES.filter(({ value }) => value !== "most" || suits[job.ticket.kind] !== "").map(
-    (choice) => (choice.value === "most" ? { ...choice, text: suits[job.ticket.kind] } : choice),
-  );
+  const best = kindOf(job).liesBest;
+  const choices = LIES.flatMap((choice) => {
+    if (choice.value !== "most") return choice;
+    return best === undefined ? [] : { ...choice, text: best };
+  });
   return (
     <ChoiceList
       label="How the paper lies"
-      value={suits[job.ticket.kind] === "" && job.sheet.lie === "most" ? "portrait" : job.sheet.lie}
+      value={best === undefined && job.sheet.lie === "most" ? "portrait" : job.sheet.lie}
       onChange={(lie) => change({ do: "sheet", change: { lie } })}
       choices={choices}
     />

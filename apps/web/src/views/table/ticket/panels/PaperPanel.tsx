@@ -1,6 +1,6 @@
 import { ChartColumn } from "lucide-react";
 import { useState } from "react";
-import { layOut, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
+import { kindOf, layOut, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
 import { SearchField } from "../../../../ui/SearchField.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import type { PanelProps } from "./panel.tsx";
@@ -73,10 +73,9 @@ export function PaperPanel({ job, words, change }: PanelProps) {
 }
 
 function choiceOf(paper: Paper, job: Job) {
-  const fits =
-    job.ticket.kind === "copies"
-      ? `fits ${layOut({ ...job, sheet: { ...job.sheet, paper: kept(paper) } }, {}).sums.mostPerSheet}`
-      : undefined;
+  const fits = kindOf(job).pieceSize(job)
+    ? `fits ${layOut({ ...job, sheet: { ...job.sheet, paper: kept(paper) } }, {}).sums.mostPerSheet}`
+    : undefined;
   return {
     value: kept(paper),
     text: (

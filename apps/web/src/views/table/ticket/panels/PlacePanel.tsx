@@ -2,7 +2,7 @@ import { arrange, evenBorder, onItsSide, type Job, type TicketOf } from "@wide-q
 import { useAppSelector } from "../../../../app/store.ts";
 import { button } from "../../../../ui/button.ts";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import type { PanelProps } from "./panel.tsx";
+import { panelOf, type PanelProps } from "./panel.tsx";
 
 const PLACES: { value: TicketOf<"copies">["place"]; text: string }[] = [
   { value: "centred", text: "Centred" },
@@ -29,12 +29,11 @@ export function PlacePanel(props: PanelProps) {
 }
 
 /** For one piece on a sheet: the size that makes its white border even, and what that crops. */
-function EvenBorder({ job, words, change }: PanelProps) {
+const EvenBorder = panelOf("copies", ({ job, ticket, words, change }) => {
   const photos = useAppSelector((state) => state.openJob.photos);
-  const { ticket } = job;
   const sheet = arrange(job, photos)[0];
   const cell = sheet?.cells[0];
-  if (ticket.kind !== "copies" || !cell || sheet.cells.length !== 1) return null;
+  if (!cell || sheet.cells.length !== 1) return null;
   const even = evenBorder(sheet.trim, cell.finished);
   if (!even) return null;
   const size = cell.turn === 0 ? even.size : onItsSide(even.size);
@@ -62,4 +61,4 @@ function EvenBorder({ job, words, change }: PanelProps) {
       </button>
     </div>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { layOut, LIMITS, PRINT_SIZES, type Job, type Size } from "@wide-quilt/core";
+import { layOut, LIMITS, PRINT_SIZES, type Job, type Size, type TicketOf } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { OwnSizes } from "./OwnSizes.tsx";
 import { panelOf } from "./panel.tsx";
@@ -10,7 +10,8 @@ const same = (a: Size | null, b: Size | null) =>
   a !== null && b !== null && a.width === b.width && a.height === b.height;
 
 /** The finished size of a piece: typed, or one of those that are often asked for. */
-export const SizePanel = panelOf("copies", ({ job, ticket: { size }, words, set }) => {
+export const SizePanel = panelOf("copies", ({ job, ticket, words, set }) => {
+  const { size } = ticket;
   const choose = ({ width, height }: Size, gesture?: string) => set({ size: { width, height } }, gesture);
   return (
     <div className="flex flex-col gap-3">
@@ -29,7 +30,7 @@ export const SizePanel = panelOf("copies", ({ job, ticket: { size }, words, set 
                 ({ name, width, height }) => ({
                   value: { width, height } as Size,
                   text: <span className="measure">{name}</span>,
-                  aside: `${pieces(job, { width, height })} a sheet`,
+                  aside: `${pieces(job, ticket, { width, height })} a sheet`,
                 }),
               )}
             />
@@ -41,17 +42,7 @@ export const SizePanel = panelOf("copies", ({ job, ticket: { size }, words, set 
 });
 
 /** How many pieces of another size would stand on a sheet. */
-const pieces = (job: Job, size: Size): number =>
-  job.ticket.kind === "copies"
-    ? layOut(
-        {
-          ...job,
-          ticket: {
-            ...job.ticket,
-            size,
-            turnPieces: job.ticket.turnPieces === "each" ? "all" : job.ticket.turnPieces,
-          },
-        },
-        {},
-      ).sums.mostPerSheet
-    : 0;
+function pieces(job: Job, ticket: TicketOf<"copies">, size: Size): number {
+  const turnPieces = ticket.turnPieces === "each" ? "all" : ticket.turnPieces;
+  return layOut({ ...job, ticket: { ...ticket, size, turnPieces } }, {}).sums.mostPerSheet;
+}

@@ -1,3 +1,4 @@
+import type { Control } from "@wide-quilt/core";
 import { AimPanel, CutsPanel } from "./AimPanel.tsx";
 import { BorderPanel } from "./BorderPanel.tsx";
 import { CellPanel } from "./CellPanel.tsx";
@@ -25,7 +26,7 @@ import { TrimPanel } from "./TrimPanel.tsx";
 import { WayPanel } from "./WayPanel.tsx";
 
 /** The panels by the names that the core's tickets give their controls. */
-export const PANELS: Readonly<Record<string, TicketPanel | TicketSide>> = {
+export const PANELS: Readonly<Record<Control, TicketPanel | TicketSide>> = {
   finish: { title: "Finish", opensSide: "finish" },
   pick: { title: "Which photos, and their order", Panel: PickPanel },
   grid: { title: "How the sheet is divided", Panel: GridPanel, wide: true },

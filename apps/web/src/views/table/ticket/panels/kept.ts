@@ -1,13 +1,11 @@
-import { layOut, type Job, type TicketChange } from "@wide-quilt/core";
+import { kindOf, layOut, type Job, type TicketChange } from "@wide-quilt/core";
 import { store } from "../../../../app/store.ts";
 
 /**
- * A change of gap or border, with the arrangement of a collage held fast: it is fitted anew at once, where a search would
- * give another one at every step of a slider.
+ * A change of gap or border, with what was found of the layout held fast, where a search would give another one at every
+ * step of a slider.
  */
 export function keepingArrangement(job: Job, change: TicketChange): TicketChange {
-  const { ticket } = job;
-  if (ticket.kind !== "collage" || ticket.way !== "whole" || ticket.arrangement !== null) return change;
-  const { arrangement } = layOut(job, store.getState().openJob.photos).sums;
-  return arrangement === undefined ? change : { ...change, arrangement };
+  const { sums } = layOut(job, store.getState().openJob.photos);
+  return { ...change, ...kindOf(job).held(job, sums) };
 }
