@@ -1,5 +1,8 @@
 import { defineConfig } from "vitest/config";
 
+/** What nobody mocks shares what it has loaded between files: loading the programs takes longer than most tests do. */
+const shared = { isolate: false } as const;
+
 export default defineConfig({
   test: {
     // Much of the time is waiting for servers, so two files at a time keep a machine of two processors busy.
@@ -7,10 +10,17 @@ export default defineConfig({
     projects: [
       // Exhaustive searches and many random cases: seconds here, more on a busy machine.
       {
-        test: { name: "core", root: "packages/core", include: ["src/**/*.test.ts"], testTimeout: 120_000 },
+        test: {
+          ...shared,
+          name: "core",
+          root: "packages/core",
+          include: ["src/**/*.test.ts"],
+          testTimeout: 120_000,
+        },
       },
       {
         test: {
+          ...shared,
           name: "painters",
           root: "packages/painters",
           include: ["src/**/*.test.ts"],
@@ -18,13 +28,20 @@ export default defineConfig({
         },
       },
       {
-        test: { name: "colour", root: "packages/colour", include: ["src/**/*.test.ts"], testTimeout: 60_000 },
+        test: {
+          name: "colour",
+          root: "packages/colour",
+          include: ["src/**/*.test.ts"],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
       },
       { test: { name: "ipp", root: "packages/ipp", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
       { test: { name: "devices", root: "devices", include: ["src/**/*.test.ts"], testTimeout: 120_000 } },
       { test: { name: "demo", root: "demo", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
       {
         test: {
+          ...shared,
           name: "server",
           root: "apps/server",
           include: ["test/**/*.test.ts"],

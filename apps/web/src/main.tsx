@@ -2,14 +2,14 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
 import { createBrowserRouter, RouterProvider } from "react-router";
-import { later, LaterContext } from "./app/later.ts";
 import { BASE, whenNewer } from "./api/client.ts";
 import { NotHere, PageFault } from "./app/NotHere.tsx";
 import { Shell } from "./app/Shell.tsx";
+import { later, LaterContext } from "./app/later.ts";
+import { newerNoticed } from "./app/noticeSlice.ts";
 import { store } from "./app/store.ts";
-import { newerNoticed } from "./table/view.ts";
-import { JobsView } from "./views/jobs/JobsView.tsx";
 import "./style.css";
+import { JobsView } from "./views/jobs/JobsView.tsx";
 
 const router = createBrowserRouter(
   [

@@ -19,6 +19,7 @@ const form: Block = {
   type: { font: "hanken", size: mm(3), least: mm(1), colour: "#000000", align: "left" },
   line: { width: mm(0.4), colour: "#c80000" },
   head: "#b0d0ff",
+  stands: "hand",
   x: mm(10),
   y: mm(20),
   width: mm(60),

@@ -1,15 +1,15 @@
-import type { PrinterCan } from "@wide-quilt/ipp";
 import type { BackdropFill, JobEdit, Kind, Printer, StyleChange, Unit } from "@wide-quilt/core";
+import type { PrinterCan } from "@wide-quilt/ipp";
 import type {
-  GraphicView,
   DemoView,
+  GraphicView,
   JobCardView,
   JobChange,
+  JobSummary,
+  JobView,
   JpegSizes,
   KeptPart,
   KeptView,
-  JobSummary,
-  JobView,
   MadeBackdrop,
   PatternView,
   ProblemBody,

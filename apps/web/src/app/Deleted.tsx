@@ -1,7 +1,7 @@
 import { useNavigate } from "react-router";
 import { server } from "../api/client.ts";
 import { button } from "../ui/button.ts";
-import { useAppSelector } from "./store.ts";
+import { useAppSelector } from "./hooks.ts";
 import { useDoing } from "./useDoing.ts";
 
 /** The job on the table was deleted in another window; as it stands here it can be kept as a new one. */

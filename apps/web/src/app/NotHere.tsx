@@ -1,8 +1,8 @@
 import { useEffect } from "react";
 import { isRouteErrorResponse, Link, useRouteError } from "react-router";
 import { address } from "../api/client.ts";
-import { button } from "../ui/button.ts";
 import { Logo } from "../ui/Logo.tsx";
+import { button } from "../ui/button.ts";
 
 /** For an address that leads nowhere. */
 export function NotHere() {

@@ -1,8 +1,8 @@
 import { CircleCheck, Eye, OctagonAlert, X } from "lucide-react";
 import { useEffect } from "react";
-import { noticeClosed, type Notice } from "../table/view.ts";
 import { button } from "../ui/button.ts";
-import { useAppDispatch, useAppSelector } from "./store.ts";
+import { useAppDispatch, useAppSelector } from "./hooks.ts";
+import { noticeClosed, type Notice } from "./noticeSlice.ts";
 
 const LOOKS = {
   right: { icon: CircleCheck, classes: "border-good/40 text-good" },
@@ -15,7 +15,7 @@ const STAYS = 7000;
 
 /** Sentences about what just happened. */
 export function Notices() {
-  const notices = useAppSelector((state) => state.view.notices);
+  const notices = useAppSelector((state) => state.notices);
   return (
     <div
       role="status"

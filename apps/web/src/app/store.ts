@@ -1,10 +1,10 @@
 import { configureStore } from "@reduxjs/toolkit";
-import { useDispatch, useSelector } from "react-redux";
-import { faces } from "../table/faceSlice.ts";
 import { places } from "../places/placeSlice.ts";
+import { faces } from "../table/faceSlice.ts";
 import { openJob } from "../table/openJob.ts";
 import { styles } from "../table/styleSlice.ts";
 import { view } from "../table/view.ts";
+import { notices } from "./noticeSlice.ts";
 import { keepPreferences, preferences } from "./preferences.ts";
 
 export const store = configureStore({
@@ -14,6 +14,7 @@ export const store = configureStore({
     styles: styles.reducer,
     places: places.reducer,
     view: view.reducer,
+    notices: notices.reducer,
     preferences: preferences.reducer,
   },
   // A job of thousands of photos is plain data by its type; walking it on every edit would cost more than the edit.
@@ -22,8 +23,6 @@ export const store = configureStore({
 
 export type State = ReturnType<typeof store.getState>;
 export type Dispatch = typeof store.dispatch;
-export const useAppDispatch = useDispatch.withTypes<Dispatch>();
-export const useAppSelector = useSelector.withTypes<State>();
 
 let kept = store.getState().preferences;
 store.subscribe(() => {

@@ -1,6 +1,6 @@
 import { sentenceOf } from "../api/problem.ts";
-import { noticed } from "../table/view.ts";
-import { useAppDispatch } from "./store.ts";
+import { useAppDispatch } from "./hooks.ts";
+import { noticed } from "./noticeSlice.ts";
 
 /** Does work that can fail: what went wrong is said in a sentence; what went right, where there is something to say. */
 export function useDoing(): (work: () => Promise<unknown>, said?: string) => Promise<void> {

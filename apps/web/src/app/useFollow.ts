@@ -1,9 +1,10 @@
-import { useEffect } from "react";
 import type { JobChange, Run } from "@wide-quilt/server/contract";
+import { useEffect } from "react";
 import { address } from "../api/client.ts";
 import { changed, gone } from "../table/openJob.ts";
 import { lookAgain } from "../table/sending.ts";
-import { store, useAppDispatch, useAppSelector } from "./store.ts";
+import { useAppDispatch, useAppSelector } from "./hooks.ts";
+import { store } from "./store.ts";
 import { thisWindow } from "./thisWindow.ts";
 
 /** A window that nobody looks at lets go of its line after this long, in milliseconds: browsers have few for a site. */

@@ -1,8 +1,8 @@
+import type { Job } from "@wide-quilt/core";
 import { useEffect } from "react";
 import { useParams } from "react-router";
-import type { Job } from "@wide-quilt/core";
 import { open } from "../table/edits.ts";
-import { useAppDispatch, useAppSelector } from "./store.ts";
+import { useAppDispatch, useAppSelector } from "./hooks.ts";
 import { useTitle } from "./useTitle.ts";
 
 /** The job that the address names, opened where it is not; its name stands in the window's title after what is seen of it. */

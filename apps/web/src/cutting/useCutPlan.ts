@@ -1,6 +1,6 @@
-import { useEffect, useState } from "react";
 import { piecesInStack, type CutPlan, type SheetPlan } from "@wide-quilt/core";
-import { useAppSelector } from "../app/store.ts";
+import { useEffect, useState } from "react";
+import { useAppSelector } from "../app/hooks.ts";
 import { planCuts } from "./cutting.ts";
 
 export interface PlannedCuts {

@@ -1,7 +1,7 @@
-import { Plus } from "lucide-react";
 import type { ProfileView } from "@wide-quilt/server/contract";
+import { Plus } from "lucide-react";
 import { server } from "../api/client.ts";
-import { useAppDispatch } from "../app/store.ts";
+import { useAppDispatch } from "../app/hooks.ts";
 import { FileButton } from "../ui/FileButton.tsx";
 import { atPlaces } from "./places.ts";
 

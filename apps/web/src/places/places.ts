@@ -1,10 +1,11 @@
-import { useEffect } from "react";
 import type { Printer } from "@wide-quilt/core";
 import type { ProfileView } from "@wide-quilt/server/contract";
+import { useEffect } from "react";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
-import { useAppDispatch, useAppSelector, type Dispatch } from "../app/store.ts";
-import { noticed } from "../table/view.ts";
+import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
+import { noticed } from "../app/noticeSlice.ts";
+import type { Dispatch } from "../app/store.ts";
 import { printersCame, profilesCame } from "./placeSlice.ts";
 
 /** Does something on the server, then fetches both lists; says what went wrong. Gives back what was done. */

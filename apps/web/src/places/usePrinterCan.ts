@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
 import type { PrinterCan } from "@wide-quilt/ipp";
+import { useEffect, useState } from "react";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
 

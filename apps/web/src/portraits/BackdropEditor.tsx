@@ -1,11 +1,11 @@
+import type { BackdropFill, BackdropStroke, Evenness, PersonReport, PhotoRecord } from "@wide-quilt/core";
 import { Check, Undo2, X } from "lucide-react";
 import { useState } from "react";
-import type { BackdropFill, BackdropStroke, Evenness, PersonReport, PhotoRecord } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
 import { edit } from "../table/edits.ts";
-import { button } from "../ui/button.ts";
 import { OverPage } from "../ui/OverPage.tsx";
 import { Segments } from "../ui/Segments.tsx";
+import { button } from "../ui/button.ts";
 import type { Words } from "../words/words.ts";
 import { StrokePad } from "./StrokePad.tsx";
 import { useCutout } from "./useCutout.ts";

@@ -1,5 +1,3 @@
-import { ScanFace } from "lucide-react";
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import {
   FACE_HANDLES,
   middleFace,
@@ -10,17 +8,19 @@ import {
   type PersonReport,
   type PhotoRecord,
 } from "@wide-quilt/core";
+import { ScanFace } from "lucide-react";
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { address } from "../api/client.ts";
-import { useAppDispatch, useAppSelector } from "../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
+import { newId } from "../app/ids.ts";
 import { edit } from "../table/edits.ts";
 import { findFaceOf } from "../table/faces.ts";
-import { selectJob } from "../table/sheets.ts";
 import { held } from "../table/openJob.ts";
-import { button } from "../ui/button.ts";
+import { selectJob } from "../table/sheets.ts";
 import { OverPage } from "../ui/OverPage.tsx";
+import { button } from "../ui/button.ts";
 import type { Words } from "../words/words.ts";
 import { Figures, StateBadge } from "./Figures.tsx";
-import { newId } from "../app/ids.ts";
 
 interface Props {
   report: PersonReport;

@@ -1,6 +1,6 @@
+import { FIGURE_WORDS, um, type FaceOnPiece, type Figure, type PersonState } from "@wide-quilt/core";
 import { Check, CircleHelp, X } from "lucide-react";
 import type { ReactNode } from "react";
-import { FIGURE_WORDS, um, type FaceOnPiece, type Figure, type PersonState } from "@wide-quilt/core";
 import type { Words } from "../words/words.ts";
 
 /** The figures of a rule as they are on the finished piece, each with its range and a word. */

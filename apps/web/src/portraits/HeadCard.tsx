@@ -1,9 +1,9 @@
+import { numberedShot, ruleTitle, type CellPlan } from "@wide-quilt/core";
 import { Download, Eraser, ScanFace } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { numberedShot, ruleTitle, type CellPlan } from "@wide-quilt/core";
 import { address } from "../api/client.ts";
-import { useAppSelector } from "../app/store.ts";
+import { useAppSelector } from "../app/hooks.ts";
 import { selectPeople } from "../table/faces.ts";
 import { button } from "../ui/button.ts";
 import { useWords } from "../words/words.ts";

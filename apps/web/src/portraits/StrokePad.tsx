@@ -1,5 +1,5 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { BackdropStroke, PhotoRecord } from "@wide-quilt/core";
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 
 interface Props {
   /** The photo as it would be; null while the first answer is worked out. */

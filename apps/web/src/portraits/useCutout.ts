@@ -1,8 +1,8 @@
-import { useCallback, useEffect, useRef, useState } from "react";
 import type { Backdrop, BackdropFill, BackdropStroke } from "@wide-quilt/core";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { server } from "../api/client.ts";
 import { NotReadable, sentenceOf } from "../api/problem.ts";
-import { useAppDispatch } from "../app/store.ts";
+import { useAppDispatch } from "../app/hooks.ts";
 import { maskOf, openCutout, showCutout, type ShownCutout } from "../seeing/seeing.ts";
 import { edit } from "../table/edits.ts";
 

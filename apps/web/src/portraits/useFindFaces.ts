@@ -1,5 +1,5 @@
 import { useEffect } from "react";
-import { useAppDispatch, useAppSelector } from "../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
 import { getReady } from "../seeing/seeing.ts";
 import { findFaces, selectHasPeople, unmeasured } from "../table/faces.ts";
 

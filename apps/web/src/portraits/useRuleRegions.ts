@@ -1,6 +1,6 @@
-import { useMemo } from "react";
 import { RULE_REGIONS, type RuleRegion } from "@wide-quilt/core";
-import { useAppSelector } from "../app/store.ts";
+import { useMemo } from "react";
+import { useAppSelector } from "../app/hooks.ts";
 
 /** Every rule there is: one’s own first, where there are any, then those that ship with Wide Quilt. */
 export function useRuleRegions(): readonly RuleRegion[] {

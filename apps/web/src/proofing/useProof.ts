@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
 import type { Proof } from "@wide-quilt/server/contract";
+import { useEffect, useState } from "react";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
 

@@ -1,5 +1,5 @@
-import { memo } from "react";
 import { rectPath, type CellPlan } from "@wide-quilt/core";
+import { memo } from "react";
 import { tilt } from "./shapes.ts";
 
 /** The borders and mats of cells; those of one colour that stand straight are one shape. */

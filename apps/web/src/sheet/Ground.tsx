@@ -1,5 +1,5 @@
-import { useId } from "react";
 import { gradientEnds, rectOf, type SheetPlan } from "@wide-quilt/core";
+import { useId } from "react";
 
 /** The paper, and what of it is coloured. */
 export function Ground({ plan: { paper, grounds } }: { plan: Pick<SheetPlan, "paper" | "grounds"> }) {

@@ -1,5 +1,5 @@
-import { memo, useId } from "react";
 import { fontById, pathData, type Ink, type SetText } from "@wide-quilt/core";
+import { memo, useId } from "react";
 import { address } from "../api/client.ts";
 import { useFonts } from "./fonts.ts";
 import { turn } from "./shapes.ts";

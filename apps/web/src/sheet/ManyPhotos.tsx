@@ -1,5 +1,5 @@
-import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { lowest, type CellPlan, type SheetPlan } from "@wide-quilt/core";
+import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { sightsOf, type Sight } from "./sights.ts";
 import { Tiles } from "./tiles.ts";
 

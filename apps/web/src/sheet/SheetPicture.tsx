@@ -1,4 +1,3 @@
-import { Fragment, memo, useId, useMemo, type ReactNode } from "react";
 import {
   grown,
   layers,
@@ -8,13 +7,14 @@ import {
   type SheetPlan,
   type Size,
 } from "@wide-quilt/core";
+import { Fragment, memo, useId, useMemo, type ReactNode } from "react";
 import { Bands } from "./Bands.tsx";
 import { Ground } from "./Ground.tsx";
 import { Inks } from "./Inks.tsx";
 import { useLooked } from "./looked.ts";
 import { onPicture, pictureAttributes } from "./onPicture.ts";
-import { sightsOf } from "./sights.ts";
 import { tilt } from "./shapes.ts";
+import { sightsOf } from "./sights.ts";
 
 interface Props {
   plan: SheetPlan;

@@ -1,4 +1,3 @@
-import { useEffect } from "react";
 import alegreyaSans from "@expo-google-fonts/alegreya-sans/400Regular/AlegreyaSans_400Regular.ttf?url";
 import caveat from "@expo-google-fonts/caveat/400Regular/Caveat_400Regular.ttf?url";
 import courier from "@expo-google-fonts/courier-prime/400Regular/CourierPrime_400Regular.ttf?url";
@@ -10,6 +9,7 @@ import oswald from "@expo-google-fonts/oswald/400Regular/Oswald_400Regular.ttf?u
 import sourceSerif from "@expo-google-fonts/source-serif-4/400Regular/SourceSerif4_400Regular.ttf?url";
 import splineMono from "@expo-google-fonts/spline-sans-mono/400Regular/SplineSansMono_400Regular.ttf?url";
 import { fontById, type FontId } from "@wide-quilt/core";
+import { useEffect } from "react";
 
 /** The very files that words are printed with; the browser loads those that are used. */
 const FILES: Record<FontId, string> = {

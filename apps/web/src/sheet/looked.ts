@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
 import { isAsItIs, type Look } from "@wide-quilt/core";
+import { useEffect, useState } from "react";
 
 /** What the worker is asked, and what it answers: a preview as it looks, or null where it could not be loaded. */
 export interface LookQuestion {

@@ -1,5 +1,5 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { applyEdit, arrange, AS_IT_IS, freshJob, mm, type JobEdit, type Place } from "@wide-quilt/core";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { manyCells } from "./ManyPhotos.tsx";
 
 const PHOTOS = { a: { width: 3000, height: 4000 } } as never;

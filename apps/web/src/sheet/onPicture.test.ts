@@ -1,6 +1,6 @@
+import { um, type Picture, type Rect } from "@wide-quilt/core";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { um, type Picture, type Rect } from "@wide-quilt/core";
 import { onPicture, pictureAttributes } from "./onPicture.ts";
 
 const rect = (x: number, y: number, width: number, height: number): Rect => ({

@@ -1,5 +1,5 @@
+import { applyEdit, arrange, AS_IT_IS, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
 import { describe, expect, it } from "vitest";
-import { applyEdit, AS_IT_IS, arrange, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
 import { sightsOf } from "./sights.ts";
 
 const PHOTOS = { a: { width: 3000, height: 4000 }, b: { width: 4000, height: 3000 } } as never;

@@ -1,5 +1,5 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Rect } from "@wide-quilt/core";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Sight } from "./sights.ts";
 import { Tiles } from "./tiles.ts";
 

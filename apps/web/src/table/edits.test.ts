@@ -1,8 +1,9 @@
 import { configureStore } from "@reduxjs/toolkit";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { applyEdit, diff, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
 import type { JobChange, JobView, ProblemBody } from "@wide-quilt/server/contract";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { SentEdit } from "../api/client.ts";
+import { notices as noticeSlice } from "../app/noticeSlice.ts";
 import { edit, found, open, settled, step } from "./edits.ts";
 import { changed, openJob } from "./openJob.ts";
 import { lookAgain } from "./sending.ts";
@@ -87,11 +88,12 @@ class Server {
 const REFUSED = "“ticket.gap” must be at least 0 mm. The job is as it was.";
 
 let server: Server;
-const start = () => configureStore({ reducer: { openJob: openJob.reducer, view: view.reducer } });
+const start = () =>
+  configureStore({ reducer: { openJob: openJob.reducer, view: view.reducer, notices: noticeSlice.reducer } });
 let store: ReturnType<typeof start>;
 const dispatch = (thunk: unknown) => store.dispatch(thunk as never) as unknown as Promise<void>;
 const state = () => store.getState().openJob;
-const notices = () => store.getState().view.notices.map(({ text }) => text);
+const notices = () => store.getState().notices.map(({ text }) => text);
 const gap = (millimetres: number): JobEdit => ({ do: "ticket", change: { gap: mm(millimetres) } });
 const saved = () => vi.waitFor(() => expect(state()).toMatchObject({ waits: false, pending: [] }));
 

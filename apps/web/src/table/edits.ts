@@ -2,13 +2,14 @@ import { applyEdit, keepPacking, kindOf, readJob, type JobEdit } from "@wide-qui
 import { server, type SentEdit } from "../api/client.ts";
 import { NoAnswer, sentenceOf } from "../api/problem.ts";
 import { newId } from "../app/ids.ts";
+import { noticed } from "../app/noticeSlice.ts";
 import type { Dispatch, State } from "../app/store.ts";
 import { thisWindow } from "../app/thisWindow.ts";
 import { changed, edited, notOpened, opened, opening, waiting } from "./openJob.ts";
 import { keepPending } from "./outbox.ts";
 import { searchPacking } from "./packing.ts";
 import { again, inLine, isGone, lookAgain, send, sendAll, sendElsewhere, takeUp } from "./sending.ts";
-import { dragging, noticed, searched, tableCleared } from "./view.ts";
+import { dragging, searched, tableCleared } from "./view.ts";
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 

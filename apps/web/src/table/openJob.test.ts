@@ -1,7 +1,7 @@
-import { describe, expect, it } from "vitest";
 import { applyEdit, diff, freshJob, mm, type JobEdit } from "@wide-quilt/core";
 import type { JobChange, JobView } from "@wide-quilt/server/contract";
-import { changed, edited, held, openJob, opened, opening, refused, type OpenJob } from "./openJob.ts";
+import { describe, expect, it } from "vitest";
+import { changed, edited, held, opened, opening, openJob, refused, type OpenJob } from "./openJob.ts";
 
 const { reducer } = openJob;
 const gap = (millimetres: number): JobEdit => ({ do: "ticket", change: { gap: mm(millimetres) } });

@@ -1,11 +1,11 @@
 import { server, type SentEdit } from "../api/client.ts";
 import { NoAnswer, sentenceOf, ServerProblem } from "../api/problem.ts";
 import { afterFrame } from "../app/afterFrame.ts";
+import { noticed } from "../app/noticeSlice.ts";
 import type { Dispatch, State } from "../app/store.ts";
 import { thisWindow } from "../app/thisWindow.ts";
 import { changed, gone, opened, refused, waiting } from "./openJob.ts";
 import { keepPending, pendingOf } from "./outbox.ts";
-import { noticed } from "./view.ts";
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 

@@ -1,10 +1,11 @@
 import { configureStore } from "@reduxjs/toolkit";
-import { beforeEach, describe, expect, it, vi } from "vitest";
 import { freshJob, mm, type JobEdit } from "@wide-quilt/core";
 import type { JobView } from "@wide-quilt/server/contract";
-import type { State } from "../app/store.ts";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { newId } from "../app/ids.ts";
 import { preferences } from "../app/preferences.ts";
-import { edited, held, openJob, opened, opening } from "./openJob.ts";
+import type { State } from "../app/store.ts";
+import { edited, held, opened, opening, openJob } from "./openJob.ts";
 import {
   selectChosen,
   selectFindings,
@@ -15,7 +16,6 @@ import {
   selectSums,
 } from "./sheets.ts";
 import { cellsSelected, sheetTurned, view } from "./view.ts";
-import { newId } from "../app/ids.ts";
 
 // What preferences read when they are loaded, before anything else is.
 vi.hoisted(() => {

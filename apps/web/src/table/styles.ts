@@ -1,10 +1,11 @@
-import { useEffect } from "react";
 import type { StyleChange } from "@wide-quilt/core";
+import { useEffect } from "react";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
-import { useAppDispatch, type Dispatch } from "../app/store.ts";
+import { useAppDispatch } from "../app/hooks.ts";
+import { noticed } from "../app/noticeSlice.ts";
+import type { Dispatch } from "../app/store.ts";
 import { stylesCame } from "./styleSlice.ts";
-import { noticed } from "./view.ts";
 
 /** Fetches the kept styles, once something was done with them; says what went wrong. */
 const reloading = (first?: () => Promise<unknown>) => async (dispatch: Dispatch) => {

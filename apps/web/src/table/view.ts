@@ -1,14 +1,5 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
-import type { SnapLine, StylePart, Um } from "@wide-quilt/core";
-
-/** A sentence shown for a while at the foot of the page. */
-export interface Notice {
-  id: number;
-  text: string;
-  level: "right" | "look" | "wrong";
-  /** Whether it offers to load the page again; it stays then. */
-  reloads?: true;
-}
+import type { ItemName, ItemPlan, SnapLine, StylePart, Um } from "@wide-quilt/core";
 
 /** "fit" follows the window; a number is CSS pixels a millimetre. */
 export type Zoom = "fit" | number;
@@ -33,6 +24,8 @@ export interface View {
   cell: string | null;
   /** Keys of further cells selected with it. */
   also: string[];
+  /** The box of words or the block that is chosen; null for none. */
+  item: ItemName | null;
   drags: Drags;
   /** Lines that a cell being moved has caught. */
   snapped: SnapLine[];
@@ -67,12 +60,12 @@ export interface View {
   searching: boolean;
   /** Cells that a finding points at. */
   pointed: string[];
-  notices: Notice[];
 }
 
 const fresh: View = {
   cell: null,
   also: [],
+  item: null,
   drags: "photo",
   snapped: [],
   rulers: false,
@@ -92,19 +85,17 @@ const fresh: View = {
   compares: false,
   searching: false,
   pointed: [],
-  notices: [],
 };
-
-let nextNotice = 1;
 
 export const view = createSlice({
   name: "view",
   initialState: fresh,
   reducers: {
-    tableCleared: (state) => ({ ...fresh, fitted: state.fitted, notices: state.notices }),
+    tableCleared: (state) => ({ ...fresh, fitted: state.fitted }),
     cellSelected: (state, { payload }: PayloadAction<string | null>) => {
       state.cell = payload;
       state.also = [];
+      state.item = null;
     },
     /** Adds a cell to the selection, or takes it out again. */
     cellToggled: (state, { payload }: PayloadAction<string>) => {
@@ -114,6 +105,14 @@ export const view = createSlice({
     },
     cellsSelected: (state, { payload }: PayloadAction<readonly string[]>) => {
       [state.cell, state.also] = [payload[0] ?? null, payload.slice(1)];
+    },
+    /** Chooses a box of words or a block, whose editor then stands beside the sheet. */
+    itemChosen: (state, { payload }: PayloadAction<Pick<ItemPlan, "kind" | "name"> | null>) => {
+      state.item = payload?.name ?? null;
+      if (!payload) return;
+      [state.cell, state.also] = [null, []];
+      state.side = "finish";
+      state.finishes.part = payload.kind === "words" ? "texts" : "blocks";
     },
     dragging: (state, { payload }: PayloadAction<Drags>) => {
       state.drags = payload;
@@ -175,27 +174,6 @@ export const view = createSlice({
     pointedAt: (state, { payload }: PayloadAction<string[]>) => {
       state.pointed = payload;
     },
-    noticed: {
-      prepare: (text: string, level: Notice["level"] = "look") => ({
-        payload: { id: nextNotice++, text, level },
-      }),
-      reducer: (state, { payload }: PayloadAction<Notice>) => {
-        // The same sentence twice says no more than once.
-        state.notices = [...state.notices.filter(({ text }) => text !== payload.text), payload].slice(-4);
-      },
-    },
-    /** The server is a newer one than this page. */
-    newerNoticed: (state) => {
-      state.notices.push({
-        id: nextNotice++,
-        text: "Wide Quilt was updated. What you did is saved; load the page again to go on with the new one.",
-        level: "look",
-        reloads: true,
-      });
-    },
-    noticeClosed: (state, { payload }: PayloadAction<number>) => {
-      state.notices = state.notices.filter(({ id }) => id !== payload);
-    },
   },
 });
 
@@ -204,6 +182,7 @@ export const {
   cellSelected,
   cellToggled,
   cellsSelected,
+  itemChosen,
   dragging,
   snappedTo,
   aided,
@@ -221,7 +200,4 @@ export const {
   fittedTo,
   covering,
   pointedAt,
-  noticed,
-  newerNoticed,
-  noticeClosed,
 } = view.actions;

@@ -1,5 +1,5 @@
-import { describe, expect, it } from "vitest";
 import type { PrinterCan } from "@wide-quilt/ipp";
+import { describe, expect, it } from "vitest";
 import { paperType, reasonsInWords } from "./printer.ts";
 
 const waits = (...reasons: string[]) => reasonsInWords({ reasons } as PrinterCan);

@@ -1,5 +1,3 @@
-import { useMemo } from "react";
-import { useMatch } from "react-router";
 import {
   writeFigure,
   writeLength,
@@ -11,8 +9,10 @@ import {
   type Um,
   type Unit,
 } from "@wide-quilt/core";
+import { useMemo } from "react";
+import { useMatch } from "react-router";
+import { useAppSelector } from "../app/hooks.ts";
 import { LOCALE } from "../app/preferences.ts";
-import { useAppSelector } from "../app/store.ts";
 
 /** How lengths and numbers are written for this reader. */
 export interface Words {

@@ -1,6 +1,3 @@
-import { ArrowLeft, Download, Printer } from "lucide-react";
-import { useState } from "react";
-import { Link } from "react-router";
 import {
   cutPlanCsv,
   kindOf,
@@ -11,20 +8,23 @@ import {
   type Job,
   type SheetPlan,
 } from "@wide-quilt/core";
+import { ArrowLeft, Download, Printer } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
 import { NotOpened } from "../../app/NotOpened.tsx";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
-import { useOpenJob } from "../../app/useOpenJob.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { noticed } from "../../app/noticeSlice.ts";
+import { useOpenJob } from "../../app/useOpenJob.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { edit } from "../../table/edits.ts";
 import { selectPrinted } from "../../table/sheets.ts";
-import { noticed } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 import { placeEdit } from "../table/table/places.ts";
-import { TrimmerFields } from "./TrimmerFields.tsx";
 import { CutDrawing } from "./CutDrawing.tsx";
+import { TrimmerFields } from "./TrimmerFields.tsx";
 
 /** The cut plan of a job's sheets, a page of its own to be printed and laid beside the trimmer. */
 export function CutsView() {

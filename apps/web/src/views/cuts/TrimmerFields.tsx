@@ -1,6 +1,6 @@
 import { TRIMMER_RANGES, type Trimmer } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { preferred } from "../../app/preferences.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { useWords } from "../../words/words.ts";
 

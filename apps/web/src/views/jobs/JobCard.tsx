@@ -1,14 +1,14 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
+import { kindNamed } from "@wide-quilt/core";
+import type { JobCardView, JobSummary } from "@wide-quilt/server/contract";
 import { Copy, Download, Ellipsis, PenLine, Trash2, Undo2 } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { kindNamed } from "@wide-quilt/core";
-import type { JobCardView, JobSummary } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
+import { NameField } from "../../ui/NameField.tsx";
 import { button } from "../../ui/button.ts";
 import { useWords, when } from "../../words/words.ts";
-import { NameField } from "../../ui/NameField.tsx";
 import { useCard } from "./useCard.ts";
 import type { JobActs } from "./useJobs.ts";
 

@@ -1,5 +1,5 @@
-import type { ReactNode } from "react";
 import type { Kind } from "@wide-quilt/core";
+import type { ReactNode } from "react";
 
 const PALE = "#dde1f2";
 const INK = "#34409c";

@@ -1,5 +1,5 @@
-import { ArrowRight } from "lucide-react";
 import { JOB_KINDS, type Kind } from "@wide-quilt/core";
+import { ArrowRight } from "lucide-react";
 import { KindPicture } from "./KindPicture.tsx";
 
 /** Where a job is started: from what it is to become. */

@@ -1,5 +1,5 @@
-import { useEffect, useRef, useState, type RefObject } from "react";
 import type { JobCardView, JobSummary } from "@wide-quilt/server/contract";
+import { useEffect, useRef, useState, type RefObject } from "react";
 import { server } from "../../api/client.ts";
 
 /** How far outside the window a card is fetched already. */

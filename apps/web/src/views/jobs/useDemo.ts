@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
 import type { DemoView } from "@wide-quilt/server/contract";
+import { useEffect, useState } from "react";
 import { server } from "../../api/client.ts";
 
 /** Milliseconds after which it is asked again how far the demo is. */

@@ -1,16 +1,16 @@
+import type { Kind } from "@wide-quilt/core";
+import type { JobSummary } from "@wide-quilt/server/contract";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import type { Kind } from "@wide-quilt/core";
-import { useDemo } from "./useDemo.ts";
-import type { JobSummary } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
 import { sentenceOf } from "../../api/problem.ts";
+import { useAppSelector } from "../../app/hooks.ts";
+import { newId } from "../../app/ids.ts";
 import { LOCALE } from "../../app/preferences.ts";
-import { useAppSelector } from "../../app/store.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
-import { newId } from "../../app/ids.ts";
+import { useDemo } from "./useDemo.ts";
 
 /** What can be done to a job from its card. */
 export interface JobActs {

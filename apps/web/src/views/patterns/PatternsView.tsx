@@ -1,15 +1,15 @@
-import { BookMarked, Download, FileInput, FolderOpen, PenLine, Trash2 } from "lucide-react";
-import { useMemo, useState } from "react";
 import { arrange, kindOf, sums } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
+import { BookMarked, Download, FileInput, FolderOpen, PenLine, Trash2 } from "lucide-react";
+import { useMemo, useState } from "react";
 import { address } from "../../api/client.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJobs } from "../../app/Way.tsx";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
-import { button } from "../../ui/button.ts";
 import { EmptyPage } from "../../ui/EmptyPage.tsx";
 import { FileButton } from "../../ui/FileButton.tsx";
 import { NameField } from "../../ui/NameField.tsx";
+import { button } from "../../ui/button.ts";
 import { usePatterns, type PatternActs } from "./usePatterns.ts";
 
 /** The pattern book: kept layouts in their folders, each with a picture that is the layout itself. */

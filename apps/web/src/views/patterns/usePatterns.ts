@@ -1,6 +1,6 @@
+import type { PatternView } from "@wide-quilt/server/contract";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import type { PatternView } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
 import { sentenceOf } from "../../api/problem.ts";

@@ -1,24 +1,24 @@
+import { LIMITS, nextShot, peopleTicket, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
 import { ArrowLeft, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { LIMITS, nextShot, peopleTicket, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
 import { server } from "../../api/client.ts";
+import { sayGuess, textOf } from "../../api/tableText.ts";
 import { NotOpened } from "../../app/NotOpened.tsx";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
-import { useDoing } from "../../app/useDoing.ts";
-import { useOpenJob } from "../../app/useOpenJob.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { noticed } from "../../app/noticeSlice.ts";
+import { useDoing } from "../../app/useDoing.ts";
+import { useOpenJob } from "../../app/useOpenJob.ts";
 import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { edit } from "../../table/edits.ts";
 import { selectPeople } from "../../table/faces.ts";
-import { noticed } from "../../table/view.ts";
-import { button } from "../../ui/button.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";
+import { button } from "../../ui/button.ts";
 import { ACCEPTED, useArrivals } from "../table/stash/useArrivals.ts";
 import { PersonRow } from "./PersonRow.tsx";
-import { sayGuess, textOf } from "../../api/tableText.ts";
 
 /** Everyone of a job of document photos: who passes, who does not, and why. */
 export function PeopleView() {

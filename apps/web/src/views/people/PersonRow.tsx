@@ -1,5 +1,3 @@
-import { ScanFace, X } from "lucide-react";
-import { memo, useState } from "react";
 import {
   FIGURE_WORDS,
   LIMITS,
@@ -10,12 +8,14 @@ import {
   type PhotoRef,
   type TicketOf,
 } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { ScanFace, X } from "lucide-react";
+import { memo, useState } from "react";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { FaceEditor } from "../../portraits/FaceEditor.tsx";
 import { StateBadge } from "../../portraits/Figures.tsx";
+import { useRuleRegions } from "../../portraits/useRuleRegions.ts";
 import { edit } from "../../table/edits.ts";
 import { button } from "../../ui/button.ts";
-import { useRuleRegions } from "../../portraits/useRuleRegions.ts";
 import { useWords } from "../../words/words.ts";
 import { PieceThumb } from "./PieceThumb.tsx";
 

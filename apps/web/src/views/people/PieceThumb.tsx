@@ -1,5 +1,5 @@
-import { useId } from "react";
 import { turnedSize, type CellPlan } from "@wide-quilt/core";
+import { useId } from "react";
 import { address } from "../../api/client.ts";
 import { pictureAttributes } from "../../sheet/onPicture.ts";
 

@@ -1,9 +1,9 @@
 import type { Intent, Job } from "@wide-quilt/core";
 import { AddProfile } from "../../places/AddProfile.tsx";
 import { ProfileField, withProfile } from "../../places/ProfileField.tsx";
-import { button } from "../../ui/button.ts";
 import { Check } from "../../ui/Check.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
+import { button } from "../../ui/button.ts";
 import { usePress } from "./usePress.ts";
 
 const INTENTS: { value: Intent; text: string }[] = [

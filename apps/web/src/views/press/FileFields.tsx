@@ -1,5 +1,5 @@
-import { lazy, Suspense, useState } from "react";
 import type { Format, Job } from "@wide-quilt/core";
+import { lazy, Suspense, useState } from "react";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { Segments } from "../../ui/Segments.tsx";

@@ -1,5 +1,5 @@
 import { CircleCheck } from "lucide-react";
-import { useAppSelector } from "../../app/store.ts";
+import { useAppSelector } from "../../app/hooks.ts";
 import { selectToCheck } from "../../table/sheets.ts";
 import { CheckList } from "../table/CheckList.tsx";
 

@@ -1,9 +1,10 @@
-import { FileDown, Printer as PrinterIcon } from "lucide-react";
-import { useState, type ReactNode } from "react";
 import { inkOfSheet, isDrawing, price, type Job, type SheetPlan } from "@wide-quilt/core";
 import type { RunNaming } from "@wide-quilt/server/contract";
-import { useAppSelector } from "../../app/store.ts";
+import { FileDown, Printer as PrinterIcon } from "lucide-react";
+import { useState, type ReactNode } from "react";
+import { useAppSelector } from "../../app/hooks.ts";
 import { usePlaces } from "../../places/places.ts";
+import type { ProofState } from "../../proofing/useProof.ts";
 import { selectFindings } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { fileSize, moneyIn, useWords } from "../../words/words.ts";
@@ -12,7 +13,6 @@ import { ColourFields } from "./ColourFields.tsx";
 import { FileFields } from "./FileFields.tsx";
 import { NamingFields, ruleOf } from "./NamingFields.tsx";
 import { PrintFields } from "./PrintFields.tsx";
-import type { ProofState } from "../../proofing/useProof.ts";
 import type { RunsState } from "./useRuns.ts";
 
 interface Props {

@@ -1,11 +1,11 @@
-import { useId, useState } from "react";
 import { outputFiles, type Format, type Job, type Naming, type SheetPlan } from "@wide-quilt/core";
+import { useId, useState } from "react";
+import { useAppSelector } from "../../app/hooks.ts";
 import { newId } from "../../app/ids.ts";
-import { useAppSelector } from "../../app/store.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
-import { usePress } from "./usePress.ts";
 import { TemplateField } from "../table/finish/TemplateField.tsx";
+import { usePress } from "./usePress.ts";
 
 const ENDINGS: Record<Format, string> = {
   jpeg: "jpg",

@@ -1,20 +1,20 @@
+import type { Job } from "@wide-quilt/core";
 import { ArrowLeft, ListChecks, Scissors } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Job } from "@wide-quilt/core";
 import { Coming } from "../../app/Coming.tsx";
 import { NotOpened } from "../../app/NotOpened.tsx";
-import { useAppSelector } from "../../app/store.ts";
-import { useOpenJob } from "../../app/useOpenJob.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
+import { useAppSelector } from "../../app/hooks.ts";
+import { useOpenJob } from "../../app/useOpenJob.ts";
+import { useProof } from "../../proofing/useProof.ts";
 import { selectPrinted } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { Gate } from "./Gate.tsx";
 import { HowCard } from "./HowCard.tsx";
 import { ProofPane, type Look } from "./ProofPane.tsx";
 import { RunsCard } from "./RunsCard.tsx";
-import { useProof } from "../../proofing/useProof.ts";
 import { useRuns } from "./useRuns.ts";
 
 /** What comes out: the true pixels and colours, the file, and what was written so far. */

@@ -1,13 +1,13 @@
-import { useState } from "react";
 import { isDrawing, type ColourSetup, type SheetPlan } from "@wide-quilt/core";
+import { useState } from "react";
 import { address } from "../../api/client.ts";
-import { button } from "../../ui/button.ts";
+import type { ProofState } from "../../proofing/useProof.ts";
 import { Check } from "../../ui/Check.tsx";
 import { Progress } from "../../ui/Progress.tsx";
-import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Segments } from "../../ui/Segments.tsx";
+import { SheetTurner } from "../../ui/SheetTurner.tsx";
+import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
-import type { ProofState } from "../../proofing/useProof.ts";
 import { useSoftProof } from "./useSoftProof.ts";
 
 /** What is shown: the file as it is written, or what it will look like printed. */

@@ -1,6 +1,6 @@
+import type { JpegSizes } from "@wide-quilt/server/contract";
 import { useEffect, useState } from "react";
 import { CartesianGrid, Line, LineChart, ReferenceLine, XAxis, YAxis } from "recharts";
-import type { JpegSizes } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { fileSize } from "../../words/words.ts";

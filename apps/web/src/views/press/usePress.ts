@@ -1,5 +1,5 @@
 import type { About, Job, Target } from "@wide-quilt/core";
-import { useAppDispatch } from "../../app/store.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
 import { edit } from "../../table/edits.ts";
 
 /** Changes how a job is written; every change is a step that can be undone. */

@@ -1,12 +1,12 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Run, RunNaming } from "@wide-quilt/server/contract";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
+import { noticed } from "../../app/noticeSlice.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useFollow } from "../../app/useFollow.ts";
-import { useAppDispatch } from "../../app/store.ts";
 import { whenSaved } from "../../table/edits.ts";
-import { noticed } from "../../table/view.ts";
 
 export interface RunsState {
   folder: string;

@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
 import type { ColourSetup } from "@wide-quilt/core";
+import { useEffect, useState } from "react";
 import { address } from "../../api/client.ts";
 import { prove } from "../../proofing/proofing.ts";
 

@@ -1,3 +1,4 @@
+import type { Run } from "@wide-quilt/server/contract";
 import {
   Check,
   CircleCheck,
@@ -14,10 +15,9 @@ import {
   type LucideIcon,
 } from "lucide-react";
 import type { ReactNode } from "react";
-import type { Run } from "@wide-quilt/server/contract";
 import { address } from "../../api/client.ts";
-import { button } from "../../ui/button.ts";
 import { Progress } from "../../ui/Progress.tsx";
+import { button } from "../../ui/button.ts";
 import { fileSize, moneyIn, when } from "../../words/words.ts";
 import type { RunActs } from "../press/useRuns.ts";
 

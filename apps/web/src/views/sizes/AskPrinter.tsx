@@ -1,7 +1,7 @@
-import { Radar } from "lucide-react";
-import { useState } from "react";
 import { um, type Printer, type Um } from "@wide-quilt/core";
 import { sizesOf, type PrinterCan } from "@wide-quilt/ipp/can";
+import { Radar } from "lucide-react";
+import { useState } from "react";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { button } from "../../ui/button.ts";

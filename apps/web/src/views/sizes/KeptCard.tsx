@@ -1,6 +1,6 @@
+import type { KeptPart, KeptView } from "@wide-quilt/server/contract";
 import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
-import type { KeptPart, KeptView } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { button } from "../../ui/button.ts";

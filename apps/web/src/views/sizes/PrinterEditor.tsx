@@ -1,14 +1,14 @@
-import { useState, type ReactNode } from "react";
 import { LIMITS, type Printer, type Um } from "@wide-quilt/core";
+import { useState, type ReactNode } from "react";
 import { CURRENCIES } from "../../app/preferences.ts";
 import { MediumField } from "../../places/MediumField.tsx";
 import { ProfileField } from "../../places/ProfileField.tsx";
-import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { OverPage } from "../../ui/OverPage.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
+import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 import { AskPrinter } from "./AskPrinter.tsx";
 import { ScaleFields } from "./ScaleFields.tsx";

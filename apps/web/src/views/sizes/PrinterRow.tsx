@@ -1,6 +1,6 @@
-import { PenLine, Trash2 } from "lucide-react";
 import { isTrue, type Printer } from "@wide-quilt/core";
 import type { ProfileView } from "@wide-quilt/server/contract";
+import { PenLine, Trash2 } from "lucide-react";
 import { button } from "../../ui/button.ts";
 import { moneyIn, useWords, type Words } from "../../words/words.ts";
 

@@ -1,7 +1,7 @@
-import { Trash2 } from "lucide-react";
 import type { ProfileView } from "@wide-quilt/server/contract";
+import { Trash2 } from "lucide-react";
 import { server } from "../../api/client.ts";
-import { useAppDispatch } from "../../app/store.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
 import { AddProfile } from "../../places/AddProfile.tsx";
 import { atPlaces } from "../../places/places.ts";
 import { button } from "../../ui/button.ts";

@@ -1,7 +1,7 @@
-import { useState } from "react";
 import { isTrue, LIMITS, mm, scaleError, type Printer, type Um } from "@wide-quilt/core";
-import { button } from "../../ui/button.ts";
+import { useState } from "react";
 import { LengthField } from "../../ui/LengthField.tsx";
+import { button } from "../../ui/button.ts";
 import type { Words } from "../../words/words.ts";
 
 interface Props {

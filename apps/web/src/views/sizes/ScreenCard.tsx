@@ -1,9 +1,9 @@
 import { mm, UNITS } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { preferred } from "../../app/preferences.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
-import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { SelectField } from "../../ui/SelectField.tsx";
+import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 
 /** A bank card (ISO/IEC 7810 ID-1), in millimetres, and the corners it has. */

@@ -1,24 +1,24 @@
+import { PRINTERS, type Printer } from "@wide-quilt/core";
 import { Download, FileInput, Plus } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { PRINTERS, type Printer } from "@wide-quilt/core";
 import { address, server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
+import { PageHead } from "../../app/PageHead.tsx";
+import { WayToJobs } from "../../app/Way.tsx";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { newId } from "../../app/ids.ts";
 import { currencyOf, LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
-import { PageHead } from "../../app/PageHead.tsx";
-import { WayToJobs } from "../../app/Way.tsx";
 import { atPlaces, usePlaces } from "../../places/places.ts";
-import { button } from "../../ui/button.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
+import { button } from "../../ui/button.ts";
 import { KeptCard } from "./KeptCard.tsx";
 import { PrinterEditor } from "./PrinterEditor.tsx";
 import { PrinterRow } from "./PrinterRow.tsx";
 import { ProfilesCard } from "./ProfilesCard.tsx";
 import { ScreenCard } from "./ScreenCard.tsx";
-import { newId } from "../../app/ids.ts";
 
 /** Printers with their papers and measures, the profiles of papers, and the true size of this screen. */
 export function SizesView() {

@@ -1,10 +1,10 @@
+import { LIMITS, mm, type Size, type Um } from "@wide-quilt/core";
 import { Plus } from "lucide-react";
 import { useState } from "react";
-import { LIMITS, mm, type Size, type Um } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { edit } from "../../table/edits.ts";
-import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
+import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 import { addCell } from "./table/chosen.ts";
 import { OwnSizes } from "./ticket/panels/OwnSizes.tsx";

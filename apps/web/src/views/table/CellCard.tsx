@@ -1,5 +1,3 @@
-import { RotateCw, Undo2 } from "lucide-react";
-import { useState, type ReactNode } from "react";
 import {
   kindOf,
   leastScale,
@@ -10,19 +8,21 @@ import {
   type Shot,
   type Size,
 } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { RotateCw, Undo2 } from "lucide-react";
+import { useState, type ReactNode } from "react";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { newId } from "../../app/ids.ts";
+import { HeadCard } from "../../portraits/HeadCard.tsx";
 import { edit } from "../../table/edits.ts";
 import { selectCell, selectChosen, selectJob, selectSheet } from "../../table/sheets.ts";
-import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
+import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
-import { HeadCard } from "../../portraits/HeadCard.tsx";
 import { AddCell } from "./AddCell.tsx";
 import { PlaceCard } from "./PlaceCard.tsx";
 import { setPlace } from "./table/chosen.ts";
 import { nextTurn } from "./table/useCellKeys.ts";
-import { newId } from "../../app/ids.ts";
 
 const FITS: { value: Shot["fit"]; text: string }[] = [
   { value: "fill", text: "Fill cell" },

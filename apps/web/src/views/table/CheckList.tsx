@@ -1,7 +1,7 @@
-import { CircleCheck, OctagonAlert, TriangleAlert } from "lucide-react";
 import type { Finding } from "@wide-quilt/core";
+import { CircleCheck, OctagonAlert, TriangleAlert } from "lucide-react";
+import { useAppDispatch } from "../../app/hooks.ts";
 import { useLaterSelector } from "../../app/later.ts";
-import { useAppDispatch } from "../../app/store.ts";
 import { edit } from "../../table/edits.ts";
 import { selectFindings, selectToCheck } from "../../table/sheets.ts";
 import { pointedAt } from "../../table/view.ts";

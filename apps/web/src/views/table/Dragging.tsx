@@ -1,11 +1,11 @@
+import { mm, type SheetPlan } from "@wide-quilt/core";
 import { Grid3x3, PencilRuler, Ruler } from "lucide-react";
 import type { ReactNode } from "react";
-import { mm, type SheetPlan } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { edit } from "../../table/edits.ts";
 import { selectSheet } from "../../table/sheets.ts";
-import { Segments } from "../../ui/Segments.tsx";
 import { aided, dragging, stickTaken, type Drags, type Spot } from "../../table/view.ts";
+import { Segments } from "../../ui/Segments.tsx";
 
 const CHOICES: { value: Drags; text: string }[] = [
   { value: "photo", text: "Move photos" },

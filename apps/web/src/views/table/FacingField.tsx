@@ -1,5 +1,5 @@
 import type { Job } from "@wide-quilt/core";
-import { useAppDispatch } from "../../app/store.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
 import { edit } from "../../table/edits.ts";
 import { SelectField } from "../../ui/SelectField.tsx";
 

@@ -1,13 +1,13 @@
+import { UNITS, type Unit } from "@wide-quilt/core";
 import { Keyboard, Minus, Plus } from "lucide-react";
 import { memo, useState } from "react";
-import { UNITS, type Unit } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { edit } from "../../table/edits.ts";
 import { selectIsPrinted, selectJob, selectPrintedSheet, selectSheet } from "../../table/sheets.ts";
 import { aided, sheetTurned, zoomed } from "../../table/view.ts";
+import { Segments } from "../../ui/Segments.tsx";
 import { SheetTurner } from "../../ui/SheetTurner.tsx";
 import { Dragging } from "./Dragging.tsx";
-import { Segments } from "../../ui/Segments.tsx";
 import { KeysPanel } from "./KeysPanel.tsx";
 import { SheetsPanel } from "./SheetsPanel.tsx";
 import { useTrueSize, useZoom, ZOOM_STEP } from "./table/zoom.ts";

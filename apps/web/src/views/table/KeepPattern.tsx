@@ -3,11 +3,11 @@ import { BookMarked } from "lucide-react";
 import { useEffect, useId, useState } from "react";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { noticed } from "../../app/noticeSlice.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { settled } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
-import { noticed } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 
 /** “Keep as pattern”: the layout without its photos, under a name and in a folder. */

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { preferred } from "../../app/preferences.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
 import { OverPage } from "../../ui/OverPage.tsx";
 import { KEYS } from "./keys.ts";
 import { isTyping } from "./useKeys.ts";

@@ -1,4 +1,14 @@
 import {
+  LIMITS,
+  numberedShot,
+  shotNumber,
+  type AlignTo,
+  type CellPlan,
+  type Job,
+  type Place,
+  type SheetPlan,
+} from "@wide-quilt/core";
+import {
   AlignCenterHorizontal,
   AlignCenterVertical,
   AlignEndHorizontal,
@@ -17,21 +27,11 @@ import {
   Undo2,
   type LucideIcon,
 } from "lucide-react";
-import {
-  LIMITS,
-  numberedShot,
-  shotNumber,
-  type AlignTo,
-  type CellPlan,
-  type Job,
-  type Place,
-  type SheetPlan,
-} from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { selectSheets } from "../../table/sheets.ts";
-import { button } from "../../ui/button.ts";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
+import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 import {
   alignChosen,

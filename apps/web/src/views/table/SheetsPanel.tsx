@@ -1,8 +1,8 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import { ArrowDown, ArrowUp, Layers, Plus, RotateCcw, Trash2 } from "lucide-react";
 import type { SheetPlan } from "@wide-quilt/core";
+import { ArrowDown, ArrowUp, Layers, Plus, RotateCcw, Trash2 } from "lucide-react";
 import { address } from "../../api/client.ts";
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { edit } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";

@@ -1,4 +1,4 @@
-import { useAppDispatch, useAppSelector } from "../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { sideTurned, type Side } from "../../table/view.ts";
 import { Segments } from "../../ui/Segments.tsx";
 

@@ -1,5 +1,5 @@
-import type { ReactNode } from "react";
 import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
+import type { ReactNode } from "react";
 import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
 import { selectJob, selectPrintedSheet, selectSums } from "../../table/sheets.ts";

@@ -43,6 +43,17 @@ export const KEYS: readonly { where: string; keys: readonly { press: string[]; d
     ],
   },
   {
+    where: "On words or a table of the sheet",
+    keys: [
+      {
+        press: ["← ↑ → ↓"],
+        does: "Move it by half a millimetre; with Shift by five, with Alt by a tenth",
+      },
+      { press: ["Delete"], does: "Take it out" },
+      { press: ["Esc"], does: "Let go of it" },
+    ],
+  },
+  {
     where: "On a photo at the left",
     keys: [
       { press: ["Enter"], does: "Put it in all cells" },

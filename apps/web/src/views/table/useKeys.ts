@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
-import { store, useAppDispatch } from "../../app/store.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
+import { store } from "../../app/store.ts";
 import { step } from "../../table/edits.ts";
 import { selectSheet } from "../../table/sheets.ts";
 import { dragging, sheetTurned, zoomed } from "../../table/view.ts";

@@ -1,7 +1,6 @@
-import { Plus, Trash2 } from "lucide-react";
-import { useState } from "react";
 import {
   BLOCK_LIMITS,
+  kindOf,
   layoutArea,
   LIMITS,
   mm,
@@ -10,18 +9,20 @@ import {
   type Job,
   type SheetPlan,
 } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob, selectSheet } from "../../../table/sheets.ts";
-import { button } from "../../../ui/button.ts";
 import { BoxFields } from "../../../ui/BoxFields.tsx";
 import { Check } from "../../../ui/Check.tsx";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
-import type { EditorProps } from "./useFinish.ts";
-import { freeName } from "./freeName.ts";
+import { button } from "../../../ui/button.ts";
 import { TemplateField } from "./TemplateField.tsx";
 import { TypeFields } from "./TypeFields.tsx";
+import { freeName } from "./freeName.ts";
+import type { EditorProps } from "./useFinish.ts";
 
 const column = (heading: string, share = 1, align: "left" | "right" = "left") => ({ heading, share, align });
 
@@ -80,6 +81,7 @@ const fresh = (about: (typeof BEGINNINGS)[number]["about"], { sheet }: Job, { pa
     type: { font: "hanken", size: mm(3.5), least: mm(1.5), colour: "#20242c", align: "left" },
     line: { width: mm(0.2), colour: "#646b77" },
     head: "#e6e8f7",
+    stands: "hand",
     x: area.x,
     y: um(area.y + area.height - height - mm(8)),
     width: um(Math.max(LIMITS.piece.least, area.width)),
@@ -94,6 +96,8 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
   const job = useAppSelector(selectJob);
   const sheet = useAppSelector(selectSheet);
   if (!job || !sheet) return null;
+  /** Where the layout has it; undefined where a hand has it. */
+  const standing = (name: string) => sheet.items.find((item) => item.name === name && item.laid)?.finished;
   const change = (name: string, block: Block | null, gesture?: string) =>
     dispatch(edit({ do: "blocks", blocks: { [name]: block } }, gesture));
   return (
@@ -130,8 +134,27 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
                   set({ line: width === 0 ? null : { width, colour: block.line?.colour ?? "#646b77" } }, g)
                 }
               />
-              <BoxFields box={block} words={words} onChange={set} />
+              {standing(name) ? (
+                <LengthField
+                  label="Height"
+                  value={block.height}
+                  range={LIMITS.piece}
+                  words={words}
+                  onChange={(height, g) => set({ height }, g)}
+                />
+              ) : (
+                <BoxFields box={block} words={words} onChange={set} />
+              )}
             </div>
+            {kindOf(job).makesRoom && (
+              <Check
+                label="across the foot of every sheet, and the frames make room"
+                checked={block.stands === "foot"}
+                onChange={(foot) =>
+                  set(foot ? { stands: "foot", sheet: null } : { stands: "hand", ...standing(name) })
+                }
+              />
+            )}
             <TypeFields
               type={block.type}
               words={words}
@@ -142,7 +165,7 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
               checked={block.head !== null}
               onChange={(on) => set({ head: on ? "#e6e8f7" : null })}
             />
-            {sheet.of > 1 && (
+            {sheet.of > 1 && !standing(name) && (
               <Check
                 label={`on page ${sheet.number} alone`}
                 checked={block.sheet === sheet.id}

@@ -3,8 +3,8 @@ import { LengthField } from "../../../ui/LengthField.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
 import { ColourField } from "./ColourField.tsx";
-import type { EditorProps } from "./useFinish.ts";
 import { SidesField } from "./SidesField.tsx";
+import type { EditorProps } from "./useFinish.ts";
 
 const USUAL: Border = {
   place: "inside",

@@ -1,8 +1,8 @@
+import { curveThrough, type Look } from "@wide-quilt/core";
 import { Plus } from "lucide-react";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import { curveThrough, type Look } from "@wide-quilt/core";
-import { button } from "../../../ui/button.ts";
 import { newId } from "../../../app/ids.ts";
+import { button } from "../../../ui/button.ts";
 
 type Points = Look["curve"];
 

@@ -1,12 +1,13 @@
+import type { StylePart } from "@wide-quilt/core";
 import { ArrowLeft, ChevronRight, Hand, Undo2 } from "lucide-react";
 import { useState, type ComponentType } from "react";
-import { useFocusThatIsLost } from "../../../ui/useFocusThatIsLost.ts";
-import type { StylePart } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { selectChosen, selectJob } from "../../../table/sheets.ts";
 import { finishing, type FinishPart } from "../../../table/view.ts";
-import { button } from "../../../ui/button.ts";
 import { Segments } from "../../../ui/Segments.tsx";
+import { button } from "../../../ui/button.ts";
+import { useFocusThatIsLost } from "../../../ui/useFocusThatIsLost.ts";
+import { BlocksEditor } from "./BlocksEditor.tsx";
 import { BorderEditor } from "./BorderEditor.tsx";
 import { GraphicsEditor } from "./GraphicsEditor.tsx";
 import { GroundEditor } from "./GroundEditor.tsx";
@@ -14,11 +15,10 @@ import { LookEditor } from "./LookEditor.tsx";
 import { MatEditor } from "./MatEditor.tsx";
 import { SharpeningEditor } from "./SharpeningEditor.tsx";
 import { StyleEditor } from "./StyleEditor.tsx";
-import { summaryOf } from "./summaries.ts";
-import { BlocksEditor } from "./BlocksEditor.tsx";
 import { TextsEditor } from "./TextsEditor.tsx";
-import { useFinish, type EditorProps } from "./useFinish.ts";
 import { WordsEditor } from "./WordsEditor.tsx";
+import { summaryOf } from "./summaries.ts";
+import { useFinish, type EditorProps } from "./useFinish.ts";
 
 interface Part {
   title: string;

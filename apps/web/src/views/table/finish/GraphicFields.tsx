@@ -1,5 +1,5 @@
 import { ANCHORS, LIMITS, type Anchor, type Graphic } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { selectSheet } from "../../../table/sheets.ts";
 import { Check } from "../../../ui/Check.tsx";
 import { LengthField } from "../../../ui/LengthField.tsx";
@@ -8,8 +8,8 @@ import { Segments } from "../../../ui/Segments.tsx";
 import { Slider } from "../../../ui/Slider.tsx";
 import type { Words } from "../../../words/words.ts";
 import { ColourField } from "./ColourField.tsx";
-import { FontSelect } from "./TypeFields.tsx";
 import { TemplateField } from "./TemplateField.tsx";
+import { FontSelect } from "./TypeFields.tsx";
 
 interface Props {
   graphic: Graphic;

@@ -1,16 +1,16 @@
-import { ImagePlus, Trash2, Type as TypeIcon } from "lucide-react";
 import { mm, um, type Graphic, type GraphicRole } from "@wide-quilt/core";
+import { ImagePlus, Trash2, Type as TypeIcon } from "lucide-react";
 import { server } from "../../../api/client.ts";
 import { sentenceOf } from "../../../api/problem.ts";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
+import { noticed } from "../../../app/noticeSlice.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob } from "../../../table/sheets.ts";
-import { noticed } from "../../../table/view.ts";
-import { button } from "../../../ui/button.ts";
 import { FileButton } from "../../../ui/FileButton.tsx";
-import type { EditorProps } from "./useFinish.ts";
+import { button } from "../../../ui/button.ts";
 import { GraphicFields } from "./GraphicFields.tsx";
 import { freeName } from "./freeName.ts";
+import type { EditorProps } from "./useFinish.ts";
 
 const ROLES: Record<GraphicRole, string> = {
   stamp: "Stamp, once on the sheet",

@@ -1,6 +1,6 @@
-import { Segments } from "../../../ui/Segments.tsx";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { selectJob } from "../../../table/sheets.ts";
+import { Segments } from "../../../ui/Segments.tsx";
 import { ColourField } from "./ColourField.tsx";
 import type { EditorProps } from "./useFinish.ts";
 

@@ -1,7 +1,7 @@
-import { Trash2 } from "lucide-react";
 import type { KeptStyle, StyleChange } from "@wide-quilt/core";
 import type { StyleView } from "@wide-quilt/server/contract";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { Trash2 } from "lucide-react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { keepStyle, removeStyle, useKeptStyles } from "../../../table/styles.ts";
 import { NameAsk } from "../../../ui/NameAsk.tsx";
 

@@ -6,11 +6,11 @@ import {
   type Look,
   type LookFigure,
 } from "@wide-quilt/core";
-import { button } from "../../../ui/button.ts";
 import { Slider } from "../../../ui/Slider.tsx";
+import { button } from "../../../ui/button.ts";
 import { CurveField } from "./CurveField.tsx";
+import { KeepStyle, KeptStyles } from "./KeptStyles.tsx";
 import type { EditorProps } from "./useFinish.ts";
-import { KeptStyles, KeepStyle } from "./KeptStyles.tsx";
 
 const NAMES: Record<LookFigure, string> = {
   exposure: "Exposure",

@@ -1,11 +1,11 @@
 import { evenEdges, LIMITS, mm, raisedReveal, type Edges, type Mat } from "@wide-quilt/core";
-import { LengthField } from "../../../ui/LengthField.tsx";
-import type { Words } from "../../../words/words.ts";
-import { Segments } from "../../../ui/Segments.tsx";
 import { Check } from "../../../ui/Check.tsx";
+import { LengthField } from "../../../ui/LengthField.tsx";
+import { Segments } from "../../../ui/Segments.tsx";
+import type { Words } from "../../../words/words.ts";
 import { ColourField } from "./ColourField.tsx";
-import type { EditorProps } from "./useFinish.ts";
 import { SidesField } from "./SidesField.tsx";
+import type { EditorProps } from "./useFinish.ts";
 
 const UPPER: Mat["layers"][number] = { reveal: evenEdges(mm(18)), colour: "#f3efe6" };
 const LOWER: Mat["layers"][number] = { reveal: evenEdges(mm(4)), colour: "#4a4a46" };

@@ -1,5 +1,5 @@
 import { STRENGTHS, type Strength } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { ChoiceList } from "../../../ui/ChoiceList.tsx";
 import type { EditorProps } from "./useFinish.ts";

@@ -1,5 +1,5 @@
-import { useState } from "react";
 import { areEven, evenEdges, LIMITS, um, type Edges } from "@wide-quilt/core";
+import { useState } from "react";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import type { Words } from "../../../words/words.ts";
 

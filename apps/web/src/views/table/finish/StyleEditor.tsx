@@ -1,9 +1,9 @@
 import { KEPT_WITH_PROGRAM, STYLE_PARTS } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
-import type { EditorProps } from "./useFinish.ts";
 import { KeepStyle, KeptStyles } from "./KeptStyles.tsx";
+import type { EditorProps } from "./useFinish.ts";
 
 /** Kept styles to try on and to take off; what was set for single cells by hand stays through it. */
 export function StyleEditor({ finish: { style, change } }: EditorProps) {

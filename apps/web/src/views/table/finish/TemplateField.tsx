@@ -1,8 +1,8 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
+import { FIELDS } from "@wide-quilt/core";
 import { Braces } from "lucide-react";
 import { useRef, useState } from "react";
-import { FIELDS } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { newId } from "../../../app/ids.ts";
 
 interface Props {

@@ -1,16 +1,16 @@
-import { Plus, Trash2 } from "lucide-react";
 import { mm, um, type SheetPlan, type TextBox } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { Plus, Trash2 } from "lucide-react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob, selectSheet } from "../../../table/sheets.ts";
-import { button } from "../../../ui/button.ts";
 import { BoxFields } from "../../../ui/BoxFields.tsx";
 import { Check } from "../../../ui/Check.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
-import type { EditorProps } from "./useFinish.ts";
-import { freeName } from "./freeName.ts";
+import { button } from "../../../ui/button.ts";
 import { TemplateField } from "./TemplateField.tsx";
 import { TypeFields } from "./TypeFields.tsx";
+import { freeName } from "./freeName.ts";
+import type { EditorProps } from "./useFinish.ts";
 
 /** A box as it is when it is first put on a sheet: a line near its foot. */
 function fresh({ trim }: SheetPlan): TextBox {

@@ -1,4 +1,4 @@
-import { FONTS, fontById, LIMITS, type FontId, type Type } from "@wide-quilt/core";
+import { fontById, FONTS, LIMITS, type FontId, type Type } from "@wide-quilt/core";
 import { useFonts } from "../../../sheet/fonts.ts";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import { Segments } from "../../../ui/Segments.tsx";

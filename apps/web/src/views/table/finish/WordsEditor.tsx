@@ -1,18 +1,18 @@
-import { FileText } from "lucide-react";
 import { mm, readPhotoList, type CaptionStyle } from "@wide-quilt/core";
+import { FileText } from "lucide-react";
 import { sentenceOf } from "../../../api/problem.ts";
 import { sayGuess, textOf } from "../../../api/tableText.ts";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
+import { noticed } from "../../../app/noticeSlice.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectCell, selectSheet } from "../../../table/sheets.ts";
-import { noticed } from "../../../table/view.ts";
-import { button } from "../../../ui/button.ts";
 import { ChoiceList } from "../../../ui/ChoiceList.tsx";
 import { FileButton } from "../../../ui/FileButton.tsx";
 import { NumberField } from "../../../ui/NumberField.tsx";
-import type { EditorProps } from "./useFinish.ts";
+import { button } from "../../../ui/button.ts";
 import { TemplateField } from "./TemplateField.tsx";
 import { TypeFields } from "./TypeFields.tsx";
+import type { EditorProps } from "./useFinish.ts";
 
 const USUAL: CaptionStyle = {
   text: "[name]",

@@ -1,5 +1,5 @@
 import { styleOfAll, type JobEdit, type Style, type StyleChange, type StylePart } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectChosen, selectJob } from "../../../table/sheets.ts";
 import { useWords, type Words } from "../../../words/words.ts";

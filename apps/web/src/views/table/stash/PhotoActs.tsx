@@ -1,15 +1,16 @@
+import type { PhotoRef } from "@wide-quilt/core";
 import { Replace, Star, X } from "lucide-react";
 import { useState } from "react";
-import type { PhotoRef } from "@wide-quilt/core";
 import { server } from "../../../api/client.ts";
 import { sentenceOf } from "../../../api/problem.ts";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
+import { noticed } from "../../../app/noticeSlice.ts";
 import { edit } from "../../../table/edits.ts";
 import { photosCame } from "../../../table/openJob.ts";
 import { selectCell, selectPlaces } from "../../../table/sheets.ts";
-import { cellSelected, noticed, photoChosen, photosChosen, sheetTurned } from "../../../table/view.ts";
-import { button } from "../../../ui/button.ts";
+import { cellSelected, photoChosen, photosChosen, sheetTurned } from "../../../table/view.ts";
 import { FileButton } from "../../../ui/FileButton.tsx";
+import { button } from "../../../ui/button.ts";
 import { ACCEPTED } from "./useArrivals.ts";
 
 const small = "!px-2 !py-1 !text-[12px]";

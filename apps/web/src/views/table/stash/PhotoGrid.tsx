@@ -1,10 +1,11 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
+import { baseName, type PhotoRef } from "@wide-quilt/core";
 import { Star } from "lucide-react";
 import { memo, useCallback, useRef, type KeyboardEvent, type MouseEvent } from "react";
-import { baseName, type PhotoRef } from "@wide-quilt/core";
 import { address } from "../../../api/client.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useLaterSelector } from "../../../app/later.ts";
-import { store, useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { store } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectUses } from "../../../table/sheets.ts";
 import { photoChosen, photosChosen } from "../../../table/view.ts";

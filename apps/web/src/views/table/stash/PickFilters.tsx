@@ -1,5 +1,5 @@
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import type { Pick } from "@wide-quilt/core";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 
 /** Narrows the photos that are shown by rating, tag and folder, as far as the stash has any. */

@@ -1,12 +1,12 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import { ListFilter } from "lucide-react";
 import { EVERY_PHOTO, leavesOut, type Pick } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { ListFilter } from "lucide-react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { usesShown, type View } from "../../../table/view.ts";
-import { button } from "../../../ui/button.ts";
 import { Check } from "../../../ui/Check.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
+import { button } from "../../../ui/button.ts";
 import { Choice, PickFilters } from "./PickFilters.tsx";
 
 /** Which photos the stash shows and in which order. Sheets that show the whole stash follow it. */

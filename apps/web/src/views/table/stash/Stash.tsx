@@ -1,19 +1,19 @@
 import { ImagePlus } from "lucide-react";
 import { memo, useMemo, useRef, useState } from "react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
+import { newId } from "../../../app/ids.ts";
 import { useLaterSelector } from "../../../app/later.ts";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectEmpty, selectPicked, selectUses } from "../../../table/sheets.ts";
-import { button } from "../../../ui/button.ts";
 import { Progress } from "../../../ui/Progress.tsx";
 import { SearchField } from "../../../ui/SearchField.tsx";
-import { PHOTO_FILES } from "./drag.ts";
+import { button } from "../../../ui/button.ts";
 import { PhotoActs } from "./PhotoActs.tsx";
 import { PhotoGrid } from "./PhotoGrid.tsx";
 import { Refused } from "./Refused.tsx";
 import { ShownMenu } from "./ShownMenu.tsx";
+import { PHOTO_FILES } from "./drag.ts";
 import { ACCEPTED, useArrivals } from "./useArrivals.ts";
-import { newId } from "../../../app/ids.ts";
 
 /** From this many photos on, searching and sorting are worth their room. */
 const MANY = 5;

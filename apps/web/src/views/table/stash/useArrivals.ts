@@ -1,15 +1,16 @@
-import { useCallback, useEffect, useRef, useState } from "react";
-import { fromEvent } from "file-selector";
 import type { JobEdit, NewPhoto } from "@wide-quilt/core";
 import type { TakenIn, TakenPhoto } from "@wide-quilt/server/contract";
+import { fromEvent } from "file-selector";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { server } from "../../../api/client.ts";
 import { NoAnswer, sentenceOf } from "../../../api/problem.ts";
-import { store, useAppDispatch } from "../../../app/store.ts";
+import { useAppDispatch } from "../../../app/hooks.ts";
+import { newId } from "../../../app/ids.ts";
+import { noticed } from "../../../app/noticeSlice.ts";
+import { store } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { photosCame, waiting } from "../../../table/openJob.ts";
 import { again } from "../../../table/sending.ts";
-import { noticed } from "../../../table/view.ts";
-import { newId } from "../../../app/ids.ts";
 
 /** What a chooser of photo files shows; what they are is decided by their content. */
 export const ACCEPTED = ".jpg,.jpeg,.png,.webp,.tif,.tiff,.avif,.heic,.heif,image/*";

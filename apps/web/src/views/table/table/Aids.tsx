@@ -1,5 +1,5 @@
 import { um, type Job, type SheetPlan, type SnapLine } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { useWords } from "../../../words/words.ts";
 

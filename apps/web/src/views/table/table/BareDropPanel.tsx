@@ -1,6 +1,6 @@
 import { layoutArea, PRINT_SIZES, roomAround, sizesThere, type SheetPlan } from "@wide-quilt/core";
 import { useEffect, useRef } from "react";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useWords } from "../../../words/words.ts";
 import type { BareDrop } from "./Cells.tsx";
 import { addCell } from "./chosen.ts";

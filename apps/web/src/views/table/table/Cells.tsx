@@ -1,13 +1,13 @@
-import { memo, useRef, type DragEvent, type KeyboardEvent } from "react";
 import { nearest, type CellPlan, type Rect, type SheetPlan, type Um } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { memo, useRef, type DragEvent, type KeyboardEvent } from "react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectChosen, selectNames } from "../../../table/sheets.ts";
 import { cellSelected } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 import { PHOTO_DRAG } from "../stash/drag.ts";
-import { neighbour } from "./neighbour.ts";
 import { Frame } from "./Frame.tsx";
+import { neighbour } from "./neighbour.ts";
 import { useCellDrag } from "./useCellDrag.ts";
 import { useCellKeys } from "./useCellKeys.ts";
 import { usePhotoDrag } from "./usePhotoDrag.ts";
@@ -147,7 +147,7 @@ function CellsOfSheet({ sheet, px, onBare }: Props) {
           />
         );
       })}
-      {drags === "cell" && chosen.length === 1 && !chosen[0]!.locked && <Frame cell={chosen[0]!} px={px} />}
+      {drags === "cell" && chosen.length === 1 && !chosen[0]!.locked && <Frame of={chosen[0]!} px={px} />}
     </div>
   );
 }

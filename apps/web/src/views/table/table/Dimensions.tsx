@@ -1,4 +1,3 @@
-import { useState } from "react";
 import {
   kindOf,
   LIMITS,
@@ -10,7 +9,8 @@ import {
   type SheetPlan,
   type Um,
 } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useState } from "react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { LengthField } from "../../../ui/LengthField.tsx";

@@ -1,5 +1,5 @@
-import type { CellPlan } from "@wide-quilt/core";
-import type { Handle } from "./useCellDrag.ts";
+import type { Rect } from "@wide-quilt/core";
+import type { Handle } from "./pulling.ts";
 
 const HANDLES: readonly (readonly [Handle, number, number, string])[] = [
   ["nw", 0, 0, "nwse-resize"],
@@ -15,15 +15,22 @@ const HANDLES: readonly (readonly [Handle, number, number, string])[] = [
 /** How far the turning handle stands off a cell, in CSS pixels. */
 const STEM = 22;
 
-/** The frame of a chosen cell with its handles: sides and corners to resize, one below to turn. Keys and fields do the same. */
-export function Frame({ cell, px }: { cell: CellPlan; px(um: number): number }) {
-  const { x, y, width, height } = cell.finished;
+interface Props {
+  of: { finished: Rect; angle: number };
+  px(um: number): number;
+  /** Whether it can be tilted. */
+  turns?: boolean;
+}
+
+/** The frame of what is chosen with its handles: sides and corners to resize, one below to turn. Keys and fields do the same. */
+export function Frame({ of, px, turns = true }: Props) {
+  const { x, y, width, height } = of.finished;
   return (
     <div
       aria-hidden
       className="pointer-events-none absolute top-0 left-0"
       style={{
-        transform: `translate(${px(x)}px, ${px(y)}px) rotate(${cell.angle}deg)`,
+        transform: `translate(${px(x)}px, ${px(y)}px) rotate(${of.angle}deg)`,
         width: px(width),
         height: px(height),
       }}
@@ -36,15 +43,19 @@ export function Frame({ cell, px }: { cell: CellPlan; px(um: number): number }) 
           style={{ left: across * px(width), top: down * px(height), cursor }}
         />
       ))}
-      <span
-        className="absolute w-px bg-accent"
-        style={{ left: px(width) / 2, top: px(height), height: STEM }}
-      />
-      <span
-        data-handle="turn"
-        className="pointer-events-auto absolute size-[13px] -translate-x-1/2 touch-none rounded-full border-[1.5px] border-accent bg-white"
-        style={{ left: px(width) / 2, top: px(height) + STEM, cursor: "grab" }}
-      />
+      {turns && (
+        <>
+          <span
+            className="absolute w-px bg-accent"
+            style={{ left: px(width) / 2, top: px(height), height: STEM }}
+          />
+          <span
+            data-handle="turn"
+            className="pointer-events-auto absolute size-[13px] -translate-x-1/2 touch-none rounded-full border-[1.5px] border-accent bg-white"
+            style={{ left: px(width) / 2, top: px(height) + STEM, cursor: "grab" }}
+          />
+        </>
+      )}
     </div>
   );
 }

@@ -1,6 +1,6 @@
-import { useId } from "react";
 import type { CellPlan } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useId } from "react";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { pictureAttributes } from "../../../sheet/onPicture.ts";
 
 /** While a photo is moved in its cell: the part that is cropped, pale around the cell. */

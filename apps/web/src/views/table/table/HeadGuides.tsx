@@ -6,7 +6,7 @@ import {
   type FaceOnPiece,
   type PersonReport,
 } from "@wide-quilt/core";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { selectPeople } from "../../../table/faces.ts";
 
 /** Lines of the rule over the chosen portrait: crown, eyes and chin as they are, and the bands where they may be. */

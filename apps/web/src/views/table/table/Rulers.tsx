@@ -1,6 +1,7 @@
-import { useRef, type PointerEvent } from "react";
 import { nearest, umPer, type Job, type SheetPlan } from "@wide-quilt/core";
-import { store, useAppDispatch } from "../../../app/store.ts";
+import { useRef, type PointerEvent } from "react";
+import { useAppDispatch } from "../../../app/hooks.ts";
+import { store } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { held } from "../../../table/openJob.ts";
 import { selectJob } from "../../../table/sheets.ts";

@@ -1,6 +1,6 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from "react";
 import { um, type SheetPlan } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { stickLaid } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
 

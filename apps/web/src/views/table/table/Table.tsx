@@ -1,8 +1,8 @@
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import { kindOf, type SheetPlan } from "@wide-quilt/core";
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import { address } from "../../../api/client.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useLaterSelector } from "../../../app/later.ts";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
 import { manyCells, ManyPhotos } from "../../../sheet/ManyPhotos.tsx";
 import { MarksPicture, SheetPicture } from "../../../sheet/SheetPicture.tsx";
 import {
@@ -11,22 +11,23 @@ import {
   selectPrintedSheet,
   selectSheet,
   selectSheets,
-  selectToCheck,
   selectStandsByHand,
+  selectToCheck,
 } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
-import { useWords } from "../../../words/words.ts";
 import { button } from "../../../ui/button.ts";
+import { useWords } from "../../../words/words.ts";
 import { PHOTO_FILES } from "../stash/drag.ts";
 import { Aids } from "./Aids.tsx";
 import { BareDropPanel } from "./BareDropPanel.tsx";
 import { Cells, type BareDrop } from "./Cells.tsx";
 import { Dimensions } from "./Dimensions.tsx";
 import { Ghost } from "./Ghost.tsx";
-import { facing } from "./pages.ts";
 import { HeadGuides } from "./HeadGuides.tsx";
+import { Items } from "./Items.tsx";
 import { Rulers } from "./Rulers.tsx";
 import { Stick } from "./Stick.tsx";
+import { facing } from "./pages.ts";
 import { useKeptPoint, type TablePoint } from "./useKeptPoint.ts";
 import { usePan } from "./usePan.ts";
 import { useRoom, type TableRoom } from "./useRoom.ts";
@@ -219,6 +220,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         <MarksPicture plan={sheet} className="pointer-events-none absolute inset-0 h-full w-full" />
         <Aids sheet={sheet} px={px} />
         <Cells sheet={inHand ? sheet : later} px={px} onBare={setDrop} />
+        <Items sheet={sheet} px={px} />
         {isBare && (isFree ? <FirstCells empty={sheet.cells.length === 0} /> : <FirstPhotos />)}
         {rulers && <Rulers sheet={sheet} px={px} />}
         {cell && !several && <HeadGuides cell={cell} px={px} />}

@@ -1,7 +1,7 @@
 import { configureStore } from "@reduxjs/toolkit";
-import { beforeEach, describe, expect, it, vi } from "vitest";
 import { applyEdit, freshJob, mm, type Job, type JobEdit } from "@wide-quilt/core";
-import { opened, openJob, opening } from "../../../table/openJob.ts";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { opened, opening, openJob } from "../../../table/openJob.ts";
 import { selectChosen, selectSheets } from "../../../table/sheets.ts";
 import { cellsSelected, cellToggled, view } from "../../../table/view.ts";
 import {

@@ -13,10 +13,11 @@ import {
   type SheetPlan,
   type ShotName,
 } from "@wide-quilt/core";
+import { noticed } from "../../../app/noticeSlice.ts";
 import type { Dispatch, State } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectChosen, selectSheet } from "../../../table/sheets.ts";
-import { cellSelected, cellsSelected, noticed } from "../../../table/view.ts";
+import { cellSelected, cellsSelected } from "../../../table/view.ts";
 import { placeEdit, placeOf, shifted } from "./places.ts";
 
 type Thunk = (dispatch: Dispatch, getState: () => State) => void;

@@ -1,5 +1,5 @@
-import { expect, it } from "vitest";
 import { arrange, freshJob } from "@wide-quilt/core";
+import { expect, it } from "vitest";
 import { neighbour } from "./neighbour.ts";
 
 // 4 × 2 cells: 1 2 3 4 above 5 6 7 8.

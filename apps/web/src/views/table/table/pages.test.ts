@@ -1,5 +1,5 @@
-import { expect, it } from "vitest";
 import type { SheetPlan } from "@wide-quilt/core";
+import { expect, it } from "vitest";
 import { facing } from "./pages.ts";
 
 const sheets = [1, 2, 3, 4].map((number) => ({ number }) as SheetPlan);

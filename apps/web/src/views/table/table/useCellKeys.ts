@@ -1,12 +1,13 @@
-import type { KeyboardEvent } from "react";
 import type { CellPlan, JobEdit, Turn } from "@wide-quilt/core";
-import { store, useAppDispatch } from "../../../app/store.ts";
+import type { KeyboardEvent } from "react";
+import { useAppDispatch } from "../../../app/hooks.ts";
+import { store } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { held } from "../../../table/openJob.ts";
 import { cellNow } from "../../../table/sheets.ts";
 import { cellSelected } from "../../../table/view.ts";
-import { ARROWS, FINE_NUDGE, NUDGE, useGestures } from "./nudge.ts";
 import { movePhoto, scalePhoto } from "./movePhoto.ts";
+import { ARROWS, FINE_NUDGE, NUDGE, useGestures } from "./nudge.ts";
 
 const SCALE_STEP = 1.02;
 

@@ -1,6 +1,7 @@
-import { useRef, type PointerEvent } from "react";
 import { dragged, holdOf, onPiece, type CellPlan, type Hold, type JobEdit } from "@wide-quilt/core";
-import { store, useAppDispatch } from "../../../app/store.ts";
+import { useRef, type PointerEvent } from "react";
+import { useAppDispatch } from "../../../app/hooks.ts";
+import { store } from "../../../app/store.ts";
 import { edit } from "../../../table/edits.ts";
 import { held } from "../../../table/openJob.ts";
 import { cellSelected } from "../../../table/view.ts";

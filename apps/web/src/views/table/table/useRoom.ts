@@ -1,5 +1,5 @@
 import { useLayoutEffect, useState, type RefObject } from "react";
-import { useAppSelector } from "../../../app/store.ts";
+import { useAppSelector } from "../../../app/hooks.ts";
 
 /** Where the sheet has its place on the table while it fits: from the table’s left edge, in CSS pixels. */
 export interface TableRoom {

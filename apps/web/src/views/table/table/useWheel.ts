@@ -1,11 +1,12 @@
 import { useEffect, type RefObject } from "react";
-import { store, useAppDispatch } from "../../../app/store.ts";
+import { useAppDispatch } from "../../../app/hooks.ts";
+import { newId } from "../../../app/ids.ts";
+import { store } from "../../../app/store.ts";
 import { selectCell } from "../../../table/sheets.ts";
 import { zoomed } from "../../../table/view.ts";
 import { scalePhoto } from "./movePhoto.ts";
 import type { TablePoint } from "./useKeptPoint.ts";
 import { currentScale } from "./zoom.ts";
-import { newId } from "../../../app/ids.ts";
 
 /** A pause longer than this ends a turn of the wheel, and with it the step that is undone at once. */
 const PAUSE = 600;

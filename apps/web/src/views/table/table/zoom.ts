@@ -1,6 +1,7 @@
 import { writeNumber } from "@wide-quilt/core";
+import { useAppSelector } from "../../../app/hooks.ts";
 import { LOCALE } from "../../../app/preferences.ts";
-import { store, useAppSelector, type State } from "../../../app/store.ts";
+import { store, type State } from "../../../app/store.ts";
 
 /** CSS pixels a millimetre at which a sheet is as large as it will be printed: CSS has 96 to the inch. */
 const CSS_SIZE = 96 / 25.4;

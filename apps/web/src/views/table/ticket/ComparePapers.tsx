@@ -1,5 +1,3 @@
-import { useEffect, useMemo, useState } from "react";
-import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from "recharts";
 import {
   arrange,
   inkOfPieces,
@@ -11,7 +9,9 @@ import {
   type Job,
   type SheetPlan,
 } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useEffect, useMemo, useState } from "react";
+import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from "recharts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useProof } from "../../../proofing/useProof.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectJob, selectSheets } from "../../../table/sheets.ts";

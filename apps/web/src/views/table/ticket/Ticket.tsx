@@ -1,4 +1,5 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
+import { kindOf, layOut, type Control, type JobEdit, type TicketPart } from "@wide-quilt/core";
 import {
   createContext,
   Fragment,
@@ -11,8 +12,7 @@ import {
   type ComponentProps,
   type MouseEvent,
 } from "react";
-import { kindOf, layOut, type Control, type JobEdit, type TicketPart } from "@wide-quilt/core";
-import { useAppDispatch, useAppSelector } from "../../../app/store.ts";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
 import { selectTicketJob } from "../../../table/sheets.ts";
 import { covering, sideTurned } from "../../../table/view.ts";

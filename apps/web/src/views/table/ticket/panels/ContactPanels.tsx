@@ -3,8 +3,8 @@ import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
 import { Segments } from "../../../../ui/Segments.tsx";
 import { TemplateField } from "../../finish/TemplateField.tsx";
-import { panelOf } from "./panel.tsx";
 import { SizeFields } from "./SizeFields.tsx";
+import { panelOf } from "./panel.tsx";
 
 /** Columns and rows, or the size of a thumbnail. */
 export const GridPanel = panelOf("contact", ({ ticket, words, set }) => (

@@ -1,5 +1,5 @@
-import { LIMITS, PAPERS, paperById, placesFor, um, type Impose } from "@wide-quilt/core";
-import { useAppSelector } from "../../../../app/store.ts";
+import { LIMITS, paperById, PAPERS, placesFor, um, type Impose } from "@wide-quilt/core";
+import { useAppSelector } from "../../../../app/hooks.ts";
 import { selectPrinted, selectSheets } from "../../../../table/sheets.ts";
 import { Check } from "../../../../ui/Check.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
@@ -8,8 +8,8 @@ import { NumberField } from "../../../../ui/NumberField.tsx";
 import { SelectField } from "../../../../ui/SelectField.tsx";
 import { FacingField } from "../../FacingField.tsx";
 import { MARK_KINDS } from "./MarksPanel.tsx";
-import type { PanelProps } from "./panel.tsx";
 import { SizeFields } from "./SizeFields.tsx";
+import type { PanelProps } from "./panel.tsx";
 import { typedPaper } from "./typedPaper.ts";
 
 const WAYS: { value: Impose["way"]; text: string; about: string }[] = [

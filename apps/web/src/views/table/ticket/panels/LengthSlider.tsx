@@ -1,5 +1,5 @@
-import { useState } from "react";
 import { um, type Um } from "@wide-quilt/core";
+import { useState } from "react";
 import { newId } from "../../../../app/ids.ts";
 
 interface Props {

@@ -1,17 +1,17 @@
 import {
-  LIMITS,
-  NO_EDGES,
   areEven,
   arrange,
-  evenEdges,
-  right,
   bottom,
+  evenEdges,
+  LIMITS,
+  NO_EDGES,
+  right,
   um,
   type Edges,
   type Job,
 } from "@wide-quilt/core";
-import { button } from "../../../../ui/button.ts";
 import { LengthField } from "../../../../ui/LengthField.tsx";
+import { button } from "../../../../ui/button.ts";
 import type { PanelProps } from "./panel.tsx";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;

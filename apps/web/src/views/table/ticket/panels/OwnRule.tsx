@@ -1,4 +1,3 @@
-import { useState } from "react";
 import {
   documentRuleSchema,
   FIGURE_WORDS,
@@ -9,10 +8,11 @@ import {
   type FigureName,
   type RuleSpan,
 } from "@wide-quilt/core";
+import { useState } from "react";
+import { useAppDispatch, useAppSelector } from "../../../../app/hooks.ts";
 import { preferred } from "../../../../app/preferences.ts";
-import { useAppDispatch, useAppSelector } from "../../../../app/store.ts";
-import { button } from "../../../../ui/button.ts";
 import { LengthField } from "../../../../ui/LengthField.tsx";
+import { button } from "../../../../ui/button.ts";
 import type { Words } from "../../../../words/words.ts";
 
 interface Props {

@@ -1,7 +1,7 @@
-import { Plus, X } from "lucide-react";
 import type { Size } from "@wide-quilt/core";
+import { Plus, X } from "lucide-react";
+import { useAppDispatch, useAppSelector } from "../../../../app/hooks.ts";
 import { preferred } from "../../../../app/preferences.ts";
-import { useAppDispatch, useAppSelector } from "../../../../app/store.ts";
 import { button } from "../../../../ui/button.ts";
 import type { Words } from "../../../../words/words.ts";
 

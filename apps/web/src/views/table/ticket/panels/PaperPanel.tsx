@@ -1,15 +1,15 @@
+import { kindOf, layOut, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
 import { ChartColumn } from "lucide-react";
 import { useState } from "react";
-import { kindOf, layOut, LIMITS, PAPERS, type Job, type Paper, type Size } from "@wide-quilt/core";
-import { SearchField } from "../../../../ui/SearchField.tsx";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import type { PanelProps } from "./panel.tsx";
-import { SizeFields } from "./SizeFields.tsx";
-import { useAppDispatch } from "../../../../app/store.ts";
+import { useAppDispatch } from "../../../../app/hooks.ts";
 import { comparing } from "../../../../table/view.ts";
+import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
+import { SearchField } from "../../../../ui/SearchField.tsx";
 import { button } from "../../../../ui/button.ts";
-import { typedPaper } from "./typedPaper.ts";
+import { SizeFields } from "./SizeFields.tsx";
 import { TrimPanel } from "./TrimPanel.tsx";
+import type { PanelProps } from "./panel.tsx";
+import { typedPaper } from "./typedPaper.ts";
 
 type SheetPaper = Job["sheet"]["paper"];
 

@@ -1,5 +1,5 @@
+import { LIMITS, paperPrice, PAPERS, type Job } from "@wide-quilt/core";
 import { Plus, X } from "lucide-react";
-import { LIMITS, PAPERS, paperPrice, type Job } from "@wide-quilt/core";
 import { NumberField } from "../../../../ui/NumberField.tsx";
 import { PaperPanel } from "./PaperPanel.tsx";
 import { panelOf } from "./panel.tsx";

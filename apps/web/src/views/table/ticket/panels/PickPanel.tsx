@@ -1,6 +1,6 @@
 import type { Pick } from "@wide-quilt/core";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { Check } from "../../../../ui/Check.tsx";
+import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { PickFilters } from "../../stash/PickFilters.tsx";
 import type { PanelProps } from "./panel.tsx";
 

@@ -1,4 +1,3 @@
-import { Images, Plus, X } from "lucide-react";
 import {
   heightOf,
   LIMITS,
@@ -9,12 +8,13 @@ import {
   type PrintPackage,
   type Size,
 } from "@wide-quilt/core";
+import { Images, Plus, X } from "lucide-react";
+import { useAppDispatch, useAppSelector } from "../../../../app/hooks.ts";
 import { preferred } from "../../../../app/preferences.ts";
-import { useAppDispatch, useAppSelector } from "../../../../app/store.ts";
-import { button } from "../../../../ui/button.ts";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import { NameAsk } from "../../../../ui/NameAsk.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
+import { button } from "../../../../ui/button.ts";
 import { panelOf, type KindPanelProps } from "./panel.tsx";
 
 /** The list of sizes: how many of each, of which photo, whether they may be turned. */

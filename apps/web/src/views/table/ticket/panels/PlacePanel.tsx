@@ -1,7 +1,7 @@
 import { arrange, evenBorder, onItsSide, type Job, type TicketOf } from "@wide-quilt/core";
-import { useAppSelector } from "../../../../app/store.ts";
-import { button } from "../../../../ui/button.ts";
+import { useAppSelector } from "../../../../app/hooks.ts";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
+import { button } from "../../../../ui/button.ts";
 import { panelOf, type PanelProps } from "./panel.tsx";
 
 const PLACES: { value: TicketOf<"copies">["place"]; text: string }[] = [

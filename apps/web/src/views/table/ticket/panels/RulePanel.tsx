@@ -1,8 +1,8 @@
-import { useState } from "react";
 import { FIGURE_WORDS, ruleFor, ruleTitle, type DocumentRule, type FigureName } from "@wide-quilt/core";
+import { useState } from "react";
 import { useRuleRegions } from "../../../../portraits/useRuleRegions.ts";
-import { button } from "../../../../ui/button.ts";
 import { SearchField } from "../../../../ui/SearchField.tsx";
+import { button } from "../../../../ui/button.ts";
 import type { Words } from "../../../../words/words.ts";
 import { OwnRule } from "./OwnRule.tsx";
 import { panelOf, type KindPanelProps } from "./panel.tsx";

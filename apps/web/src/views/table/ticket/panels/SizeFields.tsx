@@ -1,5 +1,5 @@
-import { ArrowLeftRight } from "lucide-react";
 import type { LengthRange, Size } from "@wide-quilt/core";
+import { ArrowLeftRight } from "lucide-react";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import type { Words } from "../../../../words/words.ts";
 

@@ -5,12 +5,11 @@ import { CellPanel } from "./CellPanel.tsx";
 import { BreaksPanel, GridPanel, HeadAndFootPanel } from "./ContactPanels.tsx";
 import { CopiesPanel } from "./CopiesPanel.tsx";
 import { GapPanel } from "./GapPanel.tsx";
+import { ImposePanel } from "./ImposePanel.tsx";
 import { LiePanel, PaperLiePanel } from "./LiePanel.tsx";
 import { MarginsPanel } from "./MarginsPanel.tsx";
 import { MarksPanel } from "./MarksPanel.tsx";
 import { OutlinePanel } from "./OutlinePanel.tsx";
-import { ImposePanel } from "./ImposePanel.tsx";
-import type { TicketPanel, TicketSide } from "./panel.tsx";
 import { PaperPanel } from "./PaperPanel.tsx";
 import { PapersPanel } from "./PapersPanel.tsx";
 import { NamesPanel, PeoplePanel, PerPersonPanel, PersonSheetsPanel } from "./PeoplePanels.tsx";
@@ -24,6 +23,7 @@ import { SizePanel } from "./SizePanel.tsx";
 import { SlackPanel } from "./SlackPanel.tsx";
 import { TrimPanel } from "./TrimPanel.tsx";
 import { WayPanel } from "./WayPanel.tsx";
+import type { TicketPanel, TicketSide } from "./panel.tsx";
 
 /** The panels by the names that the core's tickets give their controls. */
 export const PANELS: Readonly<Record<Control, TicketPanel | TicketSide>> = {

@@ -1,5 +1,5 @@
-import type { ComponentType } from "react";
 import type { Job, JobEdit, Kind, TicketChange, TicketOf } from "@wide-quilt/core";
+import type { ComponentType } from "react";
 import type { Side } from "../../../../table/view.ts";
 import type { Words } from "../../../../words/words.ts";
 

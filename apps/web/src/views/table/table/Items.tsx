@@ -1,0 +1,99 @@
+import { um, type ItemPlan, type Job, type SheetPlan } from "@wide-quilt/core";
+import type { KeyboardEvent } from "react";
+import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
+import { store } from "../../../app/store.ts";
+import { edit } from "../../../table/edits.ts";
+import { held } from "../../../table/openJob.ts";
+import { selectJob } from "../../../table/sheets.ts";
+import { itemChosen, type View } from "../../../table/view.ts";
+import { useWords } from "../../../words/words.ts";
+import { Frame } from "./Frame.tsx";
+import { itemEdit, withoutItem } from "./items.ts";
+import { ARROWS, COARSE_NUDGE, FINE_NUDGE, NUDGE, useGestures } from "./nudge.ts";
+import { useItemDrag } from "./useItemDrag.ts";
+
+interface Props {
+  sheet: SheetPlan;
+  px(um: number): number;
+}
+
+/** Whether things that are no photos are in the hand: while cells are moved, or while their own editor is open. */
+const areInHand = ({ drags, side, finishes: { part } }: View): boolean =>
+  drags === "cell" || (side === "finish" && (part === "texts" || part === "blocks"));
+
+/** Boxes of words and blocks as things to choose, move, resize and turn, over the cells. */
+export function Items({ sheet, px }: Props) {
+  const dispatch = useAppDispatch();
+  const job = useAppSelector(selectJob);
+  const inHand = useAppSelector((state) => areInHand(state.view));
+  const chosen = useAppSelector((state) => state.view.item);
+  const words = useWords(sheet.ppi);
+  const drag = useItemDrag(sheet, px);
+  const gestureOf = useGestures();
+  if (!job || !inHand || sheet.items.length === 0) return null;
+  const frame = sheet.items.find(({ name, laid }) => name === chosen && !laid);
+
+  const onKeyDown = (event: KeyboardEvent, item: ItemPlan) => {
+    const { openJob } = store.getState();
+    if (!openJob.job) return;
+    const done = () => {
+      event.preventDefault();
+      event.stopPropagation();
+    };
+    const arrow = ARROWS[event.key];
+    if (arrow && !item.laid && !event.ctrlKey && !event.metaKey) {
+      const by = event.shiftKey ? COARSE_NUDGE : event.altKey ? FINE_NUDGE : NUDGE;
+      const { x, y } = item.finished;
+      const to = { x: um(x + arrow[0] * by), y: um(y + arrow[1] * by) };
+      void dispatch(edit(itemEdit(openJob.job, item, to), gestureOf(`item ${item.name}`, event.timeStamp)));
+      return done();
+    }
+    if (event.key === "Delete") {
+      void dispatch(edit(withoutItem(item)));
+      return done();
+    }
+    if (event.key === "Escape") {
+      dispatch(openJob.held ? held(null) : itemChosen(null));
+      done();
+    }
+  };
+
+  return (
+    <div
+      role="group"
+      aria-label={`Words and tables of sheet ${sheet.number}`}
+      className="pointer-events-none absolute inset-0"
+      {...drag}
+    >
+      {sheet.items.map((item) => {
+        const { name, finished, angle, laid } = item;
+        return (
+          <button
+            key={name}
+            type="button"
+            data-item={name}
+            aria-pressed={name === chosen}
+            aria-label={`${titleOf(job, item)}, ${words.size(finished)}${laid ? ", across the foot" : ""}`}
+            title={laid ? "Stands across the foot of every page; its editor gives it to the hand" : undefined}
+            className={`pointer-events-auto absolute top-0 left-0 touch-none outline-offset-1 ${name === chosen ? "outline-2 outline-accent" : "outline-1 outline-dashed outline-accent/60 hover:outline-accent"} ${laid ? "cursor-pointer" : "cursor-move"}`}
+            style={{
+              transform: `translate(${px(finished.x)}px, ${px(finished.y)}px) rotate(${angle}deg)`,
+              width: px(finished.width),
+              height: px(finished.height),
+            }}
+            onFocus={() => name !== chosen && dispatch(itemChosen(item))}
+            onKeyDown={(event) => onKeyDown(event, item)}
+          />
+        );
+      })}
+      {frame && <Frame of={frame} px={px} turns={frame.kind === "words"} />}
+    </div>
+  );
+}
+
+/** “Words “Open day”” or “Table “Prices””, as they are known in the editors. */
+function titleOf({ texts, blocks }: Job, { kind, name }: ItemPlan): string {
+  if (kind === "words") return `Words “${texts[name]?.text ?? ""}”`;
+  const title = blocks[name]?.title ?? "";
+  return title === "" ? `Table ${Object.keys(blocks).indexOf(name) + 1}` : `Table “${title}”`;
+}
