@@ -136,7 +136,7 @@ describe("a sheet that ended its painter once", () => {
     for (const [version, edit] of (
       [
         { do: "add photos", photos: [{ id: photo, name: "p.jpg" }] },
-        { do: "sheet", change: { paper, ppi: 300 } },
+        { do: "sheet", change: { paper } },
         { do: "graphics", graphics: { g1: graphic } },
       ] as JobEdit[]
     ).entries())

@@ -14,6 +14,7 @@ import {
   selectSheet,
   selectSheets,
   selectSums,
+  selectTicketJob,
 } from "./sheets.ts";
 import { cellsSelected, sheetTurned, view } from "./view.ts";
 
@@ -50,6 +51,21 @@ beforeEach(() => {
 });
 
 describe("what the table shows", () => {
+  it("follows the printer in the ticket, and a block that takes room in the layout", () => {
+    const before = [selectTicketJob(state()), selectLayout(state())];
+    change({ do: "target", change: { ppi: 600 } });
+    expect(selectTicketJob(state())).not.toBe(before[0]);
+    expect(selectTicketJob(state())!.target.ppi).toBe(600);
+    const laid = selectLayout(state());
+    change({ do: "blocks", blocks: {} });
+    expect(selectLayout(state())).not.toBe(laid);
+    // What a hand does to a photo changes neither.
+    const now = [selectTicketJob(state()), selectLayout(state())];
+    change({ do: "shot", shot: "1", change: { scale: 2 } });
+    expect([selectTicketJob(state()), selectLayout(state())]).toEqual(now);
+    expect(selectLayout(state())).toBe(now[1]);
+  });
+
   it("is the job with the gesture that is still under way", () => {
     const gap: JobEdit = { do: "ticket", change: { gap: mm(4) } };
     store.dispatch(held(gap));

@@ -34,26 +34,47 @@ export const selectStandsByHand = ({ openJob: { job } }: State): boolean =>
 const selectPhotos = (state: State) => state.openJob.photos;
 const selectUnit = (state: State) => state.preferences.unit;
 
+/** What no ticket says. */
+const NOT_IN_TICKET: ReadonlySet<string> = new Set<keyof Job>([
+  "name",
+  "about",
+  "list",
+  "shots",
+  "cells",
+  "faces",
+  "backdrops",
+  "sheets",
+  "guides",
+  "aside",
+]);
+
+/** What moves no cell that is laid by itself; shots and cells are looked at closer. */
+const NOT_IN_LAYOUT: ReadonlySet<string> = new Set<keyof Job>([
+  "name",
+  "about",
+  "shots",
+  "cells",
+  "faces",
+  "backdrops",
+  "sheets",
+  "guides",
+  "aside",
+  "finish",
+  "ground",
+  "graphics",
+  "texts",
+]);
+
+/** Whether two states of a job are one but for some parts. */
+const sameBut = (before: Job, now: Job, parts: ReadonlySet<string>): boolean =>
+  (Object.keys(now) as (keyof Job)[]).every((part) => parts.has(part) || before[part] === now[part]);
+
 let ticketJob: Job | null = null;
 
 /** The job as far as its ticket says it: stays the same while photos are moved in their cells. */
 export function selectTicketJob(state: State): Job | null {
   const job = selectJob(state);
-  const same =
-    job &&
-    ticketJob &&
-    job.ticket === ticketJob.ticket &&
-    job.sheet === ticketJob.sheet &&
-    job.impose === ticketJob.impose &&
-    job.finish === ticketJob.finish &&
-    job.stash === ticketJob.stash &&
-    job.pick === ticketJob.pick &&
-    job.style === ticketJob.style &&
-    job.worn === ticketJob.worn &&
-    job.ground === ticketJob.ground &&
-    job.graphics === ticketJob.graphics &&
-    job.texts === ticketJob.texts &&
-    job.blocks === ticketJob.blocks;
+  const same = job && ticketJob && sameBut(ticketJob, job, NOT_IN_TICKET);
   if (!same) ticketJob = job;
   return ticketJob;
 }
@@ -70,13 +91,8 @@ export function selectLayout(state: State): Layout | undefined {
   const photos = selectPhotos(state);
   const same =
     laid &&
-    laid.job.ticket === job.ticket &&
-    laid.job.sheet === job.sheet &&
-    laid.job.stash === job.stash &&
-    laid.job.pick === job.pick &&
-    laid.job.style === job.style &&
-    laid.job.worn === job.worn &&
     laid.photos === photos &&
+    sameBut(laid.job, job, NOT_IN_LAYOUT) &&
     samePhotos(laid.job.shots, job.shots) &&
     (sameCells(laid.job.cells, job.cells) || !kindOf(job).followsStash(job));
   if (!same) laid = { job, photos, layout: layOut(job, photos) };

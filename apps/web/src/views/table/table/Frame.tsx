@@ -12,6 +12,9 @@ const HANDLES: readonly (readonly [Handle, number, number, string])[] = [
   ["w", 0, 0.5, "ew-resize"],
 ];
 
+/** Along a shorter side than this the handles at the middles of sides would leave nothing to move it by, in CSS pixels. */
+const ROOMY = 34;
+
 /** How far the turning handle stands off a cell, in CSS pixels. */
 const STEM = 22;
 
@@ -25,6 +28,8 @@ interface Props {
 /** The frame of what is chosen with its handles: sides and corners to resize, one below to turn. Keys and fields do the same. */
 export function Frame({ of, px, turns = true }: Props) {
   const { x, y, width, height } = of.finished;
+  const isRoomy = Math.min(px(width), px(height)) >= ROOMY;
+  const handles = isRoomy ? HANDLES : HANDLES.filter(([handle]) => handle.length === 2);
   return (
     <div
       aria-hidden
@@ -35,7 +40,7 @@ export function Frame({ of, px, turns = true }: Props) {
         height: px(height),
       }}
     >
-      {HANDLES.map(([handle, across, down, cursor]) => (
+      {handles.map(([handle, across, down, cursor]) => (
         <span
           key={handle}
           data-handle={handle}
