@@ -2,6 +2,9 @@ import { readFileSync } from "node:fs";
 import { cameraPhoto } from "./photos.ts";
 import { cell, expect, part, saved, startCopies, test } from "./test.ts";
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("photos can be dropped on the page, dragged to a cell, searched and taken out", async ({
   table: page,
   folder,

@@ -3,6 +3,9 @@ import { join } from "node:path";
 import { cameraPhoto } from "./photos.ts";
 import { cell, expect, saved, startCopies, test, ticket } from "./test.ts";
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("renames, duplicates, bins, takes out and deletes jobs", async ({ table: page, folder, server }) => {
   await expect(page.getByText("Nothing is on the go yet.")).toBeVisible();
   await startCopies(page, await cameraPhoto(folder, "MS-201.jpg", 900, 1200));

@@ -21,6 +21,9 @@ import {
 /** How long two windows work on one job over a bad line, in milliseconds. */
 const TOGETHER = process.env.WIDE_QUILT_LONG ? 300_000 : 12_000;
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("over plain HTTP, under a name of the network, everything works", async ({ folder }) => {
   const server = await Server.start(join(folder, "data"), "--host", "0.0.0.0", "--key", "open-day-2026");
   const browser = await chromium.launch({

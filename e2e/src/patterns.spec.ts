@@ -3,6 +3,9 @@ import { join } from "node:path";
 import { flatPhoto } from "./photos.ts";
 import { cell, cells, expect, part, saved, startCopies, startJob, sum, test, ticket, type } from "./test.ts";
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("a layout is kept as a pattern, and the next client's job starts from it", async ({
   table: page,
   folder,

@@ -14,6 +14,9 @@ const toPress = async (page: Page) => {
   await expect(page.getByAltText(/as it is written/)).toBeVisible();
 };
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("a sheet for a press: its profile is added, proved on screen, written as TIFF, and made again to the byte", async ({
   table: page,
   folder,

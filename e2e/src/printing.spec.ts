@@ -4,6 +4,9 @@ import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
 import { flatPhoto } from "./photos.ts";
 import { expect, faults, measure, part, saved, startCopies, test, type } from "./test.ts";
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("a printer is asked what it can do, prints a job, and is waited for when it has no paper", async ({
   table: page,
   folder,

@@ -18,6 +18,9 @@ const toSizes = async (page: Page) => {
   await page.getByRole("link", { name: "Sizes" }).click();
 };
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("the screen shows true sizes once a card or a ruler was held to it; prices are in the printer’s money, lengths in the job’s unit", async ({
   table: page,
   folder,

@@ -5,6 +5,9 @@ import { px } from "./finish.ts";
 import { bands, flatPhoto, off, pixel } from "./photos.ts";
 import { cell, expect, measure, saved, startCopies, startJob, test, type, writePng } from "./test.ts";
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("proofs: one a sheet, named by a rule, into a folder and a ZIP, nothing overwritten unless asked", async ({
   table: page,
   folder,

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { execFileSync } from "node:child_process";
-import { mkdtempSync, readdirSync } from "node:fs";
+import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, expect, type Page } from "@playwright/test";
@@ -8,6 +8,8 @@ import type { Job } from "@wide-quilt/core";
 import { Server } from "@wide-quilt/server/testing";
 
 interface Fixtures {
+  /** Whether the test has a server of its own: one that is about the server’s life, or leaves something in it. */
+  apart: boolean;
   /** A folder of this test's own. */
   folder: string;
   server: Server;
@@ -15,11 +17,31 @@ interface Fixtures {
   table: Page;
 }
 
-/** Every test has its own server over its own folder, so that none sees what another did. */
-export const test = base.extend<Fixtures>({
+interface Shared {
+  /** The server of the tests that have none of their own: starting one takes longer than many of them do. */
+  house: Server;
+}
+
+/** No test sees what another did: what it made in the shared server is gone before it begins. */
+export const test = base.extend<Fixtures, Shared>({
+  apart: [false, { option: true }],
   // eslint-disable-next-line no-empty-pattern -- Playwright wants the first argument to be a pattern
   folder: async ({}, use) => use(mkdtempSync(join(tmpdir(), "wide-quilt-e2e-"))),
-  server: async ({ folder }, use) => {
+  house: [
+    // eslint-disable-next-line no-empty-pattern -- as above
+    async ({}, use) => {
+      const server = await Server.start(join(mkdtempSync(join(tmpdir(), "wide-quilt-e2e-")), "data"));
+      await use(server);
+      await server.kill();
+    },
+    { scope: "worker" },
+  ],
+  server: async ({ apart, folder, house }, use) => {
+    if (!apart) {
+      await cleared(house);
+      await use(house);
+      return;
+    }
     const server = await Server.start(join(folder, "data"));
     await use(server);
     await server.kill();
@@ -38,6 +60,18 @@ export const test = base.extend<Fixtures>({
 });
 
 export { expect };
+
+/** Leaves a server without jobs and without written files. */
+async function cleared({ address, data }: Server): Promise<void> {
+  const json = { method: "PUT", headers: { "Content-Type": "application/json" } };
+  const jobs = (await (await fetch(`${address}/api/jobs`)).json()) as { id: string }[];
+  for (const { id } of jobs)
+    await fetch(`${address}/api/jobs/${id}/bin`, { ...json, body: JSON.stringify({ binned: true }) });
+  const binned = (await (await fetch(`${address}/api/jobs?bin=true`)).json()) as { id: string }[];
+  for (const { id } of binned) await fetch(`${address}/api/jobs/${id}`, { method: "DELETE" });
+  const out = join(data, "out");
+  for (const name of readdirSync(out)) rmSync(join(out, name), { recursive: true });
+}
 
 /** Runs a measuring tool that is not ours and gives back what it printed. */
 export const measure = (tool: string, ...args: string[]): string =>

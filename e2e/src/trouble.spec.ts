@@ -4,6 +4,9 @@ import { Server } from "@wide-quilt/server/testing";
 import { cameraPhoto } from "./photos.ts";
 import { cell, cells, expect, part, saved, startCopies, test, ticket } from "./test.ts";
 
+// It leaves something in its server, or ends it.
+test.use({ apart: true });
+
 test("names each bad file and keeps the good ones", async ({ table: page, folder }) => {
   const good = await cameraPhoto(folder, "good.jpg", 900, 1200);
   const bad = (name: string, data: Buffer | string) => {
