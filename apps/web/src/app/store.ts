@@ -1,8 +1,7 @@
 import { configureStore } from "@reduxjs/toolkit";
-import { places } from "../places/placeSlice.ts";
+import { queries } from "../api/queries.ts";
 import { faces } from "../table/faceSlice.ts";
 import { openJob } from "../table/openJob.ts";
-import { styles } from "../table/styleSlice.ts";
 import { view } from "../table/view.ts";
 import { notices } from "./noticeSlice.ts";
 import { keepPreferences, preferences } from "./preferences.ts";
@@ -11,14 +10,14 @@ export const store = configureStore({
   reducer: {
     openJob: openJob.reducer,
     faces: faces.reducer,
-    styles: styles.reducer,
-    places: places.reducer,
+    [queries.reducerPath]: queries.reducer,
     view: view.reducer,
     notices: notices.reducer,
     preferences: preferences.reducer,
   },
   // A job of thousands of photos is plain data by its type; walking it on every edit would cost more than the edit.
-  middleware: (standard) => standard({ serializableCheck: false, immutableCheck: false }),
+  middleware: (standard) =>
+    standard({ serializableCheck: false, immutableCheck: false }).concat(queries.middleware),
 });
 
 export type State = ReturnType<typeof store.getState>;

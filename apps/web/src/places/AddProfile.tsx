@@ -1,9 +1,8 @@
 import type { ProfileView } from "@wide-quilt/server/contract";
 import { Plus } from "lucide-react";
 import { server } from "../api/client.ts";
-import { useAppDispatch } from "../app/hooks.ts";
+import { useDoing } from "../app/useDoing.ts";
 import { FileButton } from "../ui/FileButton.tsx";
-import { atPlaces } from "./places.ts";
 
 interface Props {
   label: string;
@@ -13,11 +12,9 @@ interface Props {
 
 /** Adds an ICC profile from a file. */
 export function AddProfile({ label, className, onAdded }: Props) {
-  const dispatch = useAppDispatch();
-  const add = async ([file]: File[]) => {
-    const added = await dispatch(atPlaces(() => server.addProfile(file!)));
-    if (added) onAdded?.(added);
-  };
+  const doing = useDoing();
+  const add = ([file]: File[]) =>
+    doing(async () => onAdded?.(await server.addProfile(file!)), { changes: "profiles" });
   return (
     <FileButton
       label="ICC profile"

@@ -1,11 +1,11 @@
 import type { Kind } from "@wide-quilt/core";
 import type { JobSummary } from "@wide-quilt/server/contract";
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useState } from "react";
 import { useNavigate } from "react-router";
 import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
-import { sentenceOf } from "../../api/problem.ts";
-import { useAppSelector } from "../../app/hooks.ts";
+import { changed, failureOf, useJobsQuery } from "../../api/queries.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { newId } from "../../app/ids.ts";
 import { LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
@@ -24,36 +24,19 @@ export interface JobActs {
 /** The lists of jobs and everything that changes them; null while a list is on its way. */
 export function useJobs() {
   useTitle("Jobs");
-  const [jobs, setJobs] = useState<JobSummary[] | null>(null);
-  const [bin, setBin] = useState<JobSummary[] | null>(null);
+  const { data: jobs = null, error } = useJobsQuery({ bin: false });
+  const failure = failureOf(error);
+  const { data: bin = null } = useJobsQuery({ bin: true });
   const [showsBin, showBin] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
   const navigate = useNavigate();
   const unit = useAppSelector((state) => state.preferences.unit);
 
-  const load = useCallback(async () => {
-    try {
-      const [going, binned] = await Promise.all([server.listJobs(false), server.listJobs(true)]);
-      setJobs(going);
-      setBin(binned);
-      setFailure(null);
-    } catch (error) {
-      setFailure(sentenceOf(error));
-    }
-  }, []);
-  useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
-    void load();
-  }, [load]);
-
-  const coming = useDemo(load);
+  const dispatch = useAppDispatch();
+  const coming = useDemo(useCallback(() => dispatch(changed("jobs")), [dispatch]));
 
   const doing = useDoing();
   const changing = (work: () => Promise<unknown>, said?: string) =>
-    void doing(async () => {
-      await work();
-      await load();
-    }, said);
+    void doing(work, { said, changes: "jobs" });
   const act: JobActs = {
     rename: (summary, name) => changing(() => rename(summary.id, name)),
     duplicate: ({ id }) => changing(() => server.duplicateJob(id)),

@@ -1,9 +1,8 @@
 import type { PatternView } from "@wide-quilt/server/contract";
-import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
-import { sentenceOf } from "../../api/problem.ts";
+import { failureOf, usePatternsQuery } from "../../api/queries.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
 
@@ -16,28 +15,13 @@ export interface PatternActs {
 
 /** The pattern book and everything that changes it; null while it is on its way. */
 export function usePatterns() {
-  const [patterns, setPatterns] = useState<PatternView[] | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
+  const { data: patterns = null, error } = usePatternsQuery();
+  const failure = failureOf(error);
   useTitle("Pattern book");
   const navigate = useNavigate();
-  const load = useCallback(async () => {
-    try {
-      setPatterns(await server.listPatterns());
-      setFailure(null);
-    } catch (error) {
-      setFailure(sentenceOf(error));
-    }
-  }, []);
-  useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the list is set once the server has answered
-    void load();
-  }, [load]);
   const doing = useDoing();
   const changing = (work: () => Promise<unknown>, said?: string) =>
-    doing(async () => {
-      await work();
-      await load();
-    }, said);
+    doing(work, { said, changes: "patterns" });
   const act: PatternActs = {
     start: ({ id }) =>
       void doing(async () => {

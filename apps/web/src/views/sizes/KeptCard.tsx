@@ -1,7 +1,7 @@
-import type { KeptPart, KeptView } from "@wide-quilt/server/contract";
+import type { KeptPart } from "@wide-quilt/server/contract";
 import { Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
 import { server } from "../../api/client.ts";
+import { failureOf, useKeptQuery } from "../../api/queries.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { button } from "../../ui/button.ts";
 import { fileSize } from "../../words/words.ts";
@@ -24,22 +24,20 @@ const PARTS: Record<KeptPart["what"], { title: string; about: string }> = {
 /** What is kept in the data folder and how much room it takes; what nothing uses can be cleared. */
 export function KeptCard() {
   const doing = useDoing();
-  const [kept, setKept] = useState<KeptView | null>(null);
-  useEffect(() => {
-    void doing(async () => setKept(await server.kept()));
-  }, [doing]);
+  const { data: kept, error } = useKeptQuery();
+  const failure = failureOf(error);
   const clear = ({ what, bytes }: KeptPart) =>
-    void doing(
-      async () => setKept(await server.clearKept(what)),
-      `${fileSize(bytes)} were cleared. Nothing that anything uses was touched.`,
-    );
+    void doing(() => server.clearKept(what), {
+      said: `${fileSize(bytes)} were cleared. Nothing that anything uses was touched.`,
+      changes: "kept",
+    });
   return (
     <section aria-labelledby="kept">
       <h2 id="kept" className="mb-1 text-[15px] font-semibold">
         What is kept here
       </h2>
-      {kept === null ? (
-        <p className="text-[13px] text-ink-3">Counting …</p>
+      {!kept ? (
+        <p className={`text-[13px] ${failure ? "text-wrong" : "text-ink-3"}`}>{failure ?? "Counting …"}</p>
       ) : (
         <>
           <p className="mb-2 text-[12.5px] break-all text-ink-2">In {kept.folder}</p>

@@ -1,14 +1,13 @@
 import type { ProfileView } from "@wide-quilt/server/contract";
 import { Trash2 } from "lucide-react";
 import { server } from "../../api/client.ts";
-import { useAppDispatch } from "../../app/hooks.ts";
+import { useDoing } from "../../app/useDoing.ts";
 import { AddProfile } from "../../places/AddProfile.tsx";
-import { atPlaces } from "../../places/places.ts";
 import { button } from "../../ui/button.ts";
 
 /** The colour profiles that sheets can be written for. */
 export function ProfilesCard({ profiles }: { profiles: readonly ProfileView[] }) {
-  const dispatch = useAppDispatch();
+  const doing = useDoing();
   return (
     <section aria-labelledby="profiles">
       <div className="mb-2 flex items-center justify-between">
@@ -31,7 +30,7 @@ export function ProfilesCard({ profiles }: { profiles: readonly ProfileView[] })
                 type="button"
                 aria-label={`Take out ${name}`}
                 className={button.quiet}
-                onClick={() => void dispatch(atPlaces(() => server.removeProfile(id)))}
+                onClick={() => void doing(() => server.removeProfile(id), { changes: "profiles" })}
               >
                 <Trash2 size={15} aria-hidden />
               </button>

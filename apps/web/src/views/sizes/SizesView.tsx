@@ -6,12 +6,12 @@ import { address, server } from "../../api/client.ts";
 import { readJsonFile } from "../../api/jsonFile.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJobs } from "../../app/Way.tsx";
-import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { useAppSelector } from "../../app/hooks.ts";
 import { newId } from "../../app/ids.ts";
 import { currencyOf, LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
-import { atPlaces, usePlaces } from "../../places/places.ts";
+import { usePlaces } from "../../places/places.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
 import { button } from "../../ui/button.ts";
 import { KeptCard } from "./KeptCard.tsx";
@@ -25,7 +25,6 @@ export function SizesView() {
   useTitle("Sizes");
   const doing = useDoing();
   const navigate = useNavigate();
-  const dispatch = useAppDispatch();
   const { printers, profiles } = usePlaces();
   const [edited, setEdited] = useState<Printer | null>(null);
   const unit = useAppSelector((state) => state.preferences.unit);
@@ -39,8 +38,9 @@ export function SizesView() {
       const { id } = await server.startJob("ruler", "Ruler sheet", LOCALE, unit);
       await navigate(`/jobs/${id}`);
     });
-  const importFile = async ([file]: File[]) =>
-    void dispatch(atPlaces(async () => server.importPrinters(await readJsonFile(file!, "printers"))));
+  const changing = (work: () => Promise<unknown>) => doing(work, { changes: "printers" });
+  const importFile = ([file]: File[]) =>
+    changing(async () => server.importPrinters(await readJsonFile(file!, "printers")));
   return (
     <div className="min-h-screen">
       <PageHead title="Sizes" under={[<WayToJobs key="jobs" />]}>
@@ -86,7 +86,7 @@ export function SizesView() {
                 printer={printer}
                 profiles={profiles}
                 onEdit={() => setEdited(printer)}
-                onRemove={() => void dispatch(atPlaces(() => server.removePrinter(printer.id)))}
+                onRemove={() => void changing(() => server.removePrinter(printer.id))}
               />
             ))}
           </ul>
@@ -103,7 +103,7 @@ export function SizesView() {
           onClose={() => setEdited(null)}
           onKeep={(printer) => {
             setEdited(null);
-            void dispatch(atPlaces(() => server.keepPrinter(printer)));
+            void changing(() => server.keepPrinter(printer));
           }}
         />
       )}

@@ -1,8 +1,9 @@
 import type { KeptStyle, StyleChange } from "@wide-quilt/core";
 import type { StyleView } from "@wide-quilt/server/contract";
 import { Trash2 } from "lucide-react";
-import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
-import { keepStyle, removeStyle, useKeptStyles } from "../../../table/styles.ts";
+import { server } from "../../../api/client.ts";
+import { useStylesQuery } from "../../../api/queries.ts";
+import { useDoing } from "../../../app/useDoing.ts";
 import { NameAsk } from "../../../ui/NameAsk.tsx";
 
 interface Props {
@@ -16,9 +17,9 @@ interface Props {
 
 /** Styles that come with the program and those that were kept, to choose from. */
 export function KeptStyles({ title, shipped, only = () => true, on, onChoose }: Props) {
-  const dispatch = useAppDispatch();
-  useKeptStyles();
-  const own = useAppSelector((state) => state.styles).filter(only);
+  const doing = useDoing();
+  const { data: kept = [] } = useStylesQuery();
+  const own = kept.filter(only);
   return (
     <div className="flex flex-col gap-1">
       <h3 className="text-[12px] text-ink-3">{title}</h3>
@@ -36,7 +37,7 @@ export function KeptStyles({ title, shipped, only = () => true, on, onChoose }: 
               aria-label={`Forget ${kept.name}`}
               title={`Forget ${kept.name}`}
               className="rounded p-1.5 text-ink-3 hover:bg-chrome hover:text-wrong"
-              onClick={() => void dispatch(removeStyle(kept.id))}
+              onClick={() => void doing(() => server.deleteStyle(kept.id), { changes: "styles" })}
             >
               <Trash2 size={14} aria-hidden />
             </button>
@@ -73,12 +74,12 @@ function Choose({ name, about, on, onClick }: { name: string; about: string; on:
 
 /** Asks for a name and keeps a style under it. */
 export function KeepStyle({ style, label }: { style: StyleChange; label: string }) {
-  const dispatch = useAppDispatch();
+  const doing = useDoing();
   return (
     <NameAsk
       label={label}
       placeholder="Name to keep it under"
-      onName={(name) => void dispatch(keepStyle(name, style))}
+      onName={(name) => void doing(() => server.keepStyle(name, style), { changes: "styles" })}
     />
   );
 }

@@ -1,0 +1,70 @@
+import type { SerializedError } from "@reduxjs/toolkit";
+import { createApi, fakeBaseQuery } from "@reduxjs/toolkit/query/react";
+import type { Printer } from "@wide-quilt/core";
+import type { JobSummary, KeptView, PatternView, ProfileView, StyleView } from "@wide-quilt/server/contract";
+import { server } from "./client.ts";
+import { sentenceOf } from "./problem.ts";
+
+/** The lists that the server keeps; a change of one names it, and whoever looks at it has it anew. */
+export type Listed = "jobs" | "patterns" | "styles" | "printers" | "profiles" | "kept";
+
+type Answer<T> = { data: T } | { error: string };
+
+/** A question whose failure is a sentence. */
+const asking =
+  <A, T>(question: (of: A) => Promise<T>) =>
+  async (of: A): Promise<Answer<T>> => {
+    try {
+      return { data: await question(of) };
+    } catch (error) {
+      return { error: sentenceOf(error) };
+    }
+  };
+
+/** What is read of the server in lists. What is done there goes through `server`, and then names what it changed. */
+export const queries = createApi({
+  reducerPath: "queries",
+  baseQuery: fakeBaseQuery<string>(),
+  tagTypes: ["jobs", "patterns", "styles", "printers", "profiles", "kept"] satisfies Listed[],
+  // Another window, or the shell, may have changed them meanwhile.
+  refetchOnMountOrArgChange: true,
+  endpoints: ({ query }) => ({
+    jobs: query<JobSummary[], { bin: boolean }>({
+      queryFn: asking(({ bin }) => server.listJobs(bin)),
+      providesTags: ["jobs"],
+    }),
+    patterns: query<PatternView[], void>({
+      queryFn: asking(() => server.listPatterns()),
+      providesTags: ["patterns"],
+    }),
+    styles: query<StyleView[], void>({
+      queryFn: asking(() => server.listStyles()),
+      providesTags: ["styles"],
+    }),
+    printers: query<Printer[], void>({
+      queryFn: asking(() => server.listPrinters()),
+      providesTags: ["printers"],
+    }),
+    profiles: query<ProfileView[], void>({
+      queryFn: asking(() => server.listProfiles()),
+      providesTags: ["profiles"],
+    }),
+    kept: query<KeptView, void>({ queryFn: asking(() => server.kept()), providesTags: ["kept"] }),
+  }),
+});
+
+export const {
+  useJobsQuery,
+  usePatternsQuery,
+  useStylesQuery,
+  usePrintersQuery,
+  useProfilesQuery,
+  useKeptQuery,
+} = queries;
+
+/** Why a list did not come, in a sentence; null where it came. */
+export const failureOf = (error: string | SerializedError | undefined): string | null =>
+  typeof error === "object" ? (error.message ?? "The list could not be read.") : (error ?? null);
+
+/** Has lists that were changed read anew wherever they are looked at; to be dispatched. */
+export const changed = (...lists: Listed[]) => queries.util.invalidateTags(lists);
