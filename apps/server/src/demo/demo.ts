@@ -1,19 +1,19 @@
+import type { INestApplication } from "@nestjs/common";
+import type { NewPhoto } from "@wide-quilt/core";
+import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters } from "@wide-quilt/demo";
+import { photoHash, writeWhole } from "@wide-quilt/painters";
 import { randomUUID } from "node:crypto";
 import { existsSync } from "node:fs";
 import { rm, writeFile } from "node:fs/promises";
 import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
-import type { INestApplication } from "@nestjs/common";
-import type { NewPhoto } from "@wide-quilt/core";
-import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters } from "@wide-quilt/demo";
-import { photoHash, writeWhole } from "@wide-quilt/painters";
+import { DataFolder } from "../data/folder.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { PatternsService } from "../patterns/patterns.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { PrintersService } from "../printers/printers.service.ts";
 import { ProfilesService } from "../profiles/profiles.service.ts";
-import { DataFolder } from "../data/folder.ts";
 import { DemoComing } from "./demoComing.ts";
 
 const filledMark = (app: INestApplication): string => join(app.get(DataFolder).home, "demo-is-in");
