@@ -1,13 +1,12 @@
+import { Resvg } from "@resvg/resvg-js";
+import { arrange, check, measureFace, placeFace, ruleById, toCheck, um } from "@wide-quilt/core";
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import sharp from "sharp";
 import { expect, it } from "vitest";
-import { arrange, check, toCheck } from "@wide-quilt/core";
-import { Resvg } from "@resvg/resvg-js";
-import { measureFace, placeFace, ruleById, um } from "@wide-quilt/core";
-import { DEMO_PHOTOS, demoJobs, GUESTS, headOf, RINGERS, renderPhoto, ROOMY, silhouette } from "./index.ts";
+import { DEMO_PHOTOS, demoJobs, GUESTS, headOf, renderPhoto, RINGERS, ROOMY, silhouette } from "./index.ts";
 
 const refs = DEMO_PHOTOS.map(({ name }) => ({ id: name, name }));
 const facts = Object.fromEntries(DEMO_PHOTOS.map(({ name, width, height }) => [name, { width, height }]));

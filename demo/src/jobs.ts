@@ -2,22 +2,23 @@ import {
   applyEdit,
   baseName,
   evenEdges,
-  type Face,
   freshJob,
-  type Job,
-  type JobEdit,
   KEPT_WITH_PROGRAM,
-  type Kind,
   mm,
-  type NewPhoto,
   numberedShot,
   paperById,
   placeCell,
   printerOfJob,
   PRINTERS,
   ruleById,
-  type StyleChange,
   um,
+  type Block,
+  type Face,
+  type Job,
+  type JobEdit,
+  type Kind,
+  type NewPhoto,
+  type StyleChange,
 } from "@wide-quilt/core";
 
 import { headOf } from "./portrait/head.ts";
@@ -65,6 +66,29 @@ function headIn(name: string): Face {
   );
 }
 
+/** What members order prints of frames on, under the frames themselves. */
+const orderForm: Block = {
+  kind: "table",
+  title: "Prints for the members",
+  columns: [
+    { heading: "Frame", share: 1, align: "left" },
+    { heading: "Size", share: 2, align: "left" },
+    { heading: "How many", share: 1, align: "right" },
+    { heading: "For whom", share: 3, align: "left" },
+  ],
+  rows: [],
+  blank: 3,
+  type: { font: "hanken", size: mm(3), least: mm(2), colour: "#20242c", align: "left" },
+  line: { width: mm(0.2), colour: "#646b77" },
+  head: "#e6e8f7",
+  stands: "foot",
+  x: mm(10),
+  y: mm(240),
+  width: mm(190),
+  height: mm(36),
+  sheet: null,
+};
+
 /** The finished jobs that the demo begins with, the last one changed first. */
 export function demoJobs(photos: readonly NewPhoto[]): Job[] {
   const begin = (kind: Kind, name: string, edits: JobEdit[]) =>
@@ -110,6 +134,7 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
       { do: "mark photos", photos: scenes.map(({ id }) => id), change: { folder: "Spit" } },
       { do: "pick", change: { by: "taken" } },
       { do: "ticket", change: { columns: 4, rows: 4, breaks: "folder", gap: mm(4) } },
+      { do: "blocks", blocks: { b1: orderForm } },
     ]),
     begin("single", "Bordered proofs for the members", [
       { do: "add photos", photos: scenes },

@@ -1,6 +1,6 @@
+import { deltaE2000, type Lab } from "@wide-quilt/core";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { deltaE2000, type Lab } from "@wide-quilt/core";
 import { labOfXyz, LUSTRE, printed, UNCOATED, xyzOf } from "./inks.ts";
 import { invert, type Model } from "./invert.ts";
 
