@@ -1,4 +1,4 @@
-import { um, type ItemPlan, type Job, type SheetPlan } from "@wide-quilt/core";
+import { overlap, um, type ItemPlan, type Job, type SheetPlan } from "@wide-quilt/core";
 import type { KeyboardEvent } from "react";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { store } from "../../../app/store.ts";
@@ -17,21 +17,31 @@ interface Props {
   px(um: number): number;
 }
 
-/** Whether things that are no photos are in the hand: while cells are moved, or while their own editor is open. */
-const areInHand = ({ drags, side, finishes: { part } }: View): boolean =>
-  drags === "cell" || (side === "finish" && (part === "texts" || part === "blocks"));
+/** Whether the editor of words or of tables is open: all of them are then in the hand, those over photos too. */
+const isEdited = ({ side, finishes: { part } }: View): boolean =>
+  side === "finish" && (part === "texts" || part === "blocks");
+
+/** Whether something lies on bare paper, where it takes no cell from the hand that moves those. */
+const isOnPaper = ({ finished }: ItemPlan, { cells }: SheetPlan): boolean =>
+  !cells.some((cell) => overlap(cell.finished, finished) !== null);
 
 /** Boxes of words and blocks as things to choose, move, resize and turn, over the cells. */
 export function Items({ sheet, px }: Props) {
   const dispatch = useAppDispatch();
   const job = useAppSelector(selectJob);
-  const inHand = useAppSelector((state) => areInHand(state.view));
+  const edited = useAppSelector((state) => isEdited(state.view));
+  const drags = useAppSelector((state) => state.view.drags);
   const chosen = useAppSelector((state) => state.view.item);
   const words = useWords(sheet.ppi);
   const drag = useItemDrag(sheet, px);
   const gestureOf = useGestures();
-  if (!job || !inHand || sheet.items.length === 0) return null;
-  const frame = sheet.items.find(({ name, laid }) => name === chosen && !laid);
+  const items = edited
+    ? sheet.items
+    : drags === "cell"
+      ? sheet.items.filter((item) => isOnPaper(item, sheet))
+      : [];
+  if (!job || items.length === 0) return null;
+  const frame = items.find(({ name, laid }) => name === chosen && !laid);
 
   const onKeyDown = (event: KeyboardEvent, item: ItemPlan) => {
     const { openJob } = store.getState();
@@ -65,7 +75,7 @@ export function Items({ sheet, px }: Props) {
       className="pointer-events-none absolute inset-0"
       {...drag}
     >
-      {sheet.items.map((item) => {
+      {items.map((item) => {
         const { name, finished, angle, laid } = item;
         return (
           <button

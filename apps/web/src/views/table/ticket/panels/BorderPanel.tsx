@@ -2,7 +2,7 @@ import { LIMITS, mm, type Um } from "@wide-quilt/core";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import { LengthSlider } from "./LengthSlider.tsx";
 import { keepingArrangement } from "./kept.ts";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 /** The white border inside the margins. */
 export function BorderPanel({ job, words, change }: PanelProps) {

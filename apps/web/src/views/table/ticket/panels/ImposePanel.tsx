@@ -9,7 +9,7 @@ import { SelectField } from "../../../../ui/SelectField.tsx";
 import { FacingField } from "../../FacingField.tsx";
 import { MARK_KINDS } from "./MarksPanel.tsx";
 import { SizeFields } from "./SizeFields.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 import { typedPaper } from "./typedPaper.ts";
 
 const WAYS: { value: Impose["way"]; text: string; about: string }[] = [

@@ -12,7 +12,7 @@ import {
 } from "@wide-quilt/core";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import { button } from "../../../../ui/button.ts";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
 

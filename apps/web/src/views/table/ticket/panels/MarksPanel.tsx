@@ -1,7 +1,7 @@
 import { LIMITS, type Finish, type MarkKind } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { LengthField } from "../../../../ui/LengthField.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 const DRAWN: Record<MarkKind, string> = {
   "corner ticks": "M2 9h4M26 9h4M2 19h4M26 19h4M9 2v4M23 2v4M9 22v4M23 22v4",

@@ -1,7 +1,7 @@
 import { LIMITS, OUTLINE_COLOURS, um, type Finish } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { LengthField } from "../../../../ui/LengthField.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 /** The outline that a piece gets when it first gets one: fine and grey. */
 const USUAL: NonNullable<Finish["outline"]> = { width: um(200), colour: "#9a9a9a" };

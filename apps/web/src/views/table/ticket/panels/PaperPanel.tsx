@@ -8,7 +8,7 @@ import { SearchField } from "../../../../ui/SearchField.tsx";
 import { button } from "../../../../ui/button.ts";
 import { SizeFields } from "./SizeFields.tsx";
 import { TrimPanel } from "./TrimPanel.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 import { typedPaper } from "./typedPaper.ts";
 
 type SheetPaper = Job["sheet"]["paper"];

@@ -2,7 +2,7 @@ import type { Pick } from "@wide-quilt/core";
 import { Check } from "../../../../ui/Check.tsx";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { PickFilters } from "../../stash/PickFilters.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 const ORDERS: { value: Pick["by"]; text: string }[] = [
   { value: "order", text: "As they lie in the stash" },

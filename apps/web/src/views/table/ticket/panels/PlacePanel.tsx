@@ -2,7 +2,7 @@ import { arrange, evenBorder, onItsSide, type Job, type TicketOf } from "@wide-q
 import { useAppSelector } from "../../../../app/hooks.ts";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { button } from "../../../../ui/button.ts";
-import { panelOf, type PanelProps } from "./panel.tsx";
+import { panelOf, type PanelProps } from "../../../../kinds/panel.tsx";
 
 const PLACES: { value: TicketOf<"copies">["place"]; text: string }[] = [
   { value: "centred", text: "Centred" },

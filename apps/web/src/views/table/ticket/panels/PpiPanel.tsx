@@ -1,7 +1,7 @@
 import { LIMITS } from "@wide-quilt/core";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 const USUAL: { value: number; text: string }[] = [
   { value: 150, text: "Large prints seen from afar" },

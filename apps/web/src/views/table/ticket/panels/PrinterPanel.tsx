@@ -3,7 +3,7 @@ import { usePlaces } from "../../../../places/places.ts";
 import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
 import { NumberField } from "../../../../ui/NumberField.tsx";
 import { sayEdges } from "../../../sizes/PrinterRow.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 /** Where the sheet is made: it decides what cannot be printed, what may be lost, colours and price. */
 export function PrinterPanel({ job, words, change }: PanelProps) {

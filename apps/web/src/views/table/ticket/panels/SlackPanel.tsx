@@ -1,7 +1,7 @@
 import { LIMITS, mm, type Um } from "@wide-quilt/core";
 import { LengthField } from "../../../../ui/LengthField.tsx";
 import { LengthSlider } from "./LengthSlider.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 /** How far images run on past what is cut: slack of a piece, bleed of the sheet; and the zone that is kept clear. */
 export function SlackPanel({ job, words, change }: PanelProps) {

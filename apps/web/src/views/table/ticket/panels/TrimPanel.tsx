@@ -1,6 +1,6 @@
 import { LIMITS, um, type Job, type Size } from "@wide-quilt/core";
 import { SizeFields } from "./SizeFields.tsx";
-import type { PanelProps } from "./panel.tsx";
+import type { PanelProps } from "../../../../kinds/panel.tsx";
 
 /** The finished sheet, where it is smaller than its paper. */
 export function TrimPanel({ job, words, change }: PanelProps) {

@@ -9,11 +9,11 @@ import {
   type RuleSpan,
 } from "@wide-quilt/core";
 import { useState } from "react";
-import { useAppDispatch, useAppSelector } from "../../../../app/hooks.ts";
-import { preferred } from "../../../../app/preferences.ts";
-import { LengthField } from "../../../../ui/LengthField.tsx";
-import { button } from "../../../../ui/button.ts";
-import type { Words } from "../../../../words/words.ts";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { preferred } from "../../app/preferences.ts";
+import { LengthField } from "../../ui/LengthField.tsx";
+import { button } from "../../ui/button.ts";
+import type { Words } from "../../words/words.ts";
 
 interface Props {
   from: DocumentRule;

@@ -1,10 +1,10 @@
 import { LIMITS, type TicketOf } from "@wide-quilt/core";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { NumberField } from "../../../../ui/NumberField.tsx";
-import { Segments } from "../../../../ui/Segments.tsx";
-import { TemplateField } from "../../finish/TemplateField.tsx";
-import { SizeFields } from "./SizeFields.tsx";
-import { panelOf } from "./panel.tsx";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { Segments } from "../../ui/Segments.tsx";
+import { TemplateField } from "../../views/table/finish/TemplateField.tsx";
+import { SizeFields } from "../../views/table/ticket/panels/SizeFields.tsx";
+import { panelOf } from "../panel.tsx";
 
 /** Columns and rows, or the size of a thumbnail. */
 export const GridPanel = panelOf("contact", ({ ticket, words, set }) => (

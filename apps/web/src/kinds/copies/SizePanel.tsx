@@ -1,8 +1,8 @@
 import { layOut, LIMITS, PRINT_SIZES, type Job, type Size, type TicketOf } from "@wide-quilt/core";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { OwnSizes } from "./OwnSizes.tsx";
-import { SizeFields } from "./SizeFields.tsx";
-import { panelOf } from "./panel.tsx";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { OwnSizes } from "../../views/table/ticket/panels/OwnSizes.tsx";
+import { SizeFields } from "../../views/table/ticket/panels/SizeFields.tsx";
+import { panelOf } from "../panel.tsx";
 
 const GROUPS = [...new Set(PRINT_SIZES.map(({ group }) => group))];
 

@@ -1,8 +1,8 @@
 import { LIMITS, paperPrice, PAPERS, type Job } from "@wide-quilt/core";
 import { Plus, X } from "lucide-react";
-import { NumberField } from "../../../../ui/NumberField.tsx";
-import { PaperPanel } from "./PaperPanel.tsx";
-import { panelOf } from "./panel.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { PaperPanel } from "../../views/table/ticket/panels/PaperPanel.tsx";
+import { panelOf } from "../panel.tsx";
 
 type SheetPaper = Job["sheet"]["paper"];
 

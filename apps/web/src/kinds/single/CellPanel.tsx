@@ -1,9 +1,9 @@
 import { arrange, LIMITS, type TicketOf } from "@wide-quilt/core";
-import { useAppSelector } from "../../../../app/hooks.ts";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { BorderPanel } from "./BorderPanel.tsx";
-import { SizeFields } from "./SizeFields.tsx";
-import { panelOf } from "./panel.tsx";
+import { useAppSelector } from "../../app/hooks.ts";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { BorderPanel } from "../../views/table/ticket/panels/BorderPanel.tsx";
+import { SizeFields } from "../../views/table/ticket/panels/SizeFields.tsx";
+import { panelOf } from "../panel.tsx";
 
 const WAYS: { value: TicketOf<"single">["way"]; text: string; about: string }[] = [
   {

@@ -9,13 +9,13 @@ import {
   type Size,
 } from "@wide-quilt/core";
 import { Images, Plus, X } from "lucide-react";
-import { useAppDispatch, useAppSelector } from "../../../../app/hooks.ts";
-import { preferred } from "../../../../app/preferences.ts";
-import { LengthField } from "../../../../ui/LengthField.tsx";
-import { NameAsk } from "../../../../ui/NameAsk.tsx";
-import { NumberField } from "../../../../ui/NumberField.tsx";
-import { button } from "../../../../ui/button.ts";
-import { panelOf, type KindPanelProps } from "./panel.tsx";
+import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
+import { preferred } from "../../app/preferences.ts";
+import { LengthField } from "../../ui/LengthField.tsx";
+import { NameAsk } from "../../ui/NameAsk.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { button } from "../../ui/button.ts";
+import { panelOf, type KindPanelProps } from "../panel.tsx";
 
 /** The list of sizes: how many of each, of which photo, whether they may be turned. */
 export const PiecesPanel = panelOf("mixed", (props) => {

@@ -1,15 +1,9 @@
-import { kindOf, layOut, type Job, type TicketOf } from "@wide-quilt/core";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { panelOf, type PanelProps } from "./panel.tsx";
+import { layOut, type Job, type TicketOf } from "@wide-quilt/core";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { LIES } from "../../views/table/ticket/panels/PaperLiePanel.tsx";
+import { panelOf } from "../panel.tsx";
 
-type Lie = Job["sheet"]["lie"];
 type Turns = TicketOf<"copies">["turnPieces"];
-
-const LIES: { value: Lie; text: string }[] = [
-  { value: "most", text: "Turned to fit the most" },
-  { value: "portrait", text: "Upright" },
-  { value: "landscape", text: "On its side" },
-];
 
 const TURNS: { value: Turns; text: string }[] = [
   { value: "never", text: "No piece is turned" },
@@ -53,20 +47,3 @@ export const LiePanel = panelOf("copies", ({ job, ticket, set, change }) => {
     </div>
   );
 });
-
-/** Whether the paper stands or lies, where that is all there is to say. */
-export function PaperLiePanel({ job, change }: PanelProps) {
-  const best = kindOf(job).liesBest;
-  const choices = LIES.flatMap((choice) => {
-    if (choice.value !== "most") return choice;
-    return best === undefined ? [] : { ...choice, text: best };
-  });
-  return (
-    <ChoiceList
-      label="How the paper lies"
-      value={best === undefined && job.sheet.lie === "most" ? "portrait" : job.sheet.lie}
-      onChange={(lie) => change({ do: "sheet", change: { lie } })}
-      choices={choices}
-    />
-  );
-}

@@ -1,7 +1,7 @@
-import type { Job, JobEdit, Kind, TicketChange, TicketOf } from "@wide-quilt/core";
+import type { Control, Job, JobEdit, Kind, TicketChange, TicketOf } from "@wide-quilt/core";
 import type { ComponentType } from "react";
-import type { Side } from "../../../../table/view.ts";
-import type { Words } from "../../../../words/words.ts";
+import type { Side } from "../table/view.ts";
+import type { Words } from "../words/words.ts";
 
 /** What every panel of the ticket is given. */
 export interface PanelProps {
@@ -23,6 +23,9 @@ export interface TicketSide {
   title: string;
   opensSide: Side;
 }
+
+/** Panels by the names that tickets give their controls. */
+export type Panels = Partial<Record<Control, TicketPanel>>;
 
 /** What a panel is given that belongs to the ticket of one kind. */
 export interface KindPanelProps<K extends Kind> extends PanelProps {

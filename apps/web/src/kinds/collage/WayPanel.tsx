@@ -1,14 +1,14 @@
 import { arrange, LIMITS, type Job, type SheetPlan, type TicketOf } from "@wide-quilt/core";
 import { Minus, Plus, Shuffle } from "lucide-react";
 import { useEffect, useState } from "react";
-import { address } from "../../../../api/client.ts";
-import { useAppSelector } from "../../../../app/hooks.ts";
-import { SheetPicture } from "../../../../sheet/SheetPicture.tsx";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { NumberField } from "../../../../ui/NumberField.tsx";
-import { Segments } from "../../../../ui/Segments.tsx";
-import { button } from "../../../../ui/button.ts";
-import { panelOf, type KindPanelProps } from "./panel.tsx";
+import { address } from "../../api/client.ts";
+import { useAppSelector } from "../../app/hooks.ts";
+import { SheetPicture } from "../../sheet/SheetPicture.tsx";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { Segments } from "../../ui/Segments.tsx";
+import { button } from "../../ui/button.ts";
+import { panelOf, type KindPanelProps } from "../panel.tsx";
 
 type Props = KindPanelProps<"collage">;
 

@@ -1,7 +1,7 @@
 import { layOut, LIMITS } from "@wide-quilt/core";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { NumberField } from "../../../../ui/NumberField.tsx";
-import { panelOf } from "./panel.tsx";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { panelOf } from "../panel.tsx";
 
 /** As many as fit, or the number that was asked for. */
 export const CopiesPanel = panelOf("copies", ({ job, ticket: { copies, of }, set }) => {

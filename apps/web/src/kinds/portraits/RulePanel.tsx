@@ -1,11 +1,11 @@
 import { FIGURE_WORDS, ruleFor, ruleTitle, type DocumentRule, type FigureName } from "@wide-quilt/core";
 import { useState } from "react";
-import { useRuleRegions } from "../../../../portraits/useRuleRegions.ts";
-import { SearchField } from "../../../../ui/SearchField.tsx";
-import { button } from "../../../../ui/button.ts";
-import type { Words } from "../../../../words/words.ts";
+import { useRuleRegions } from "../../portraits/useRuleRegions.ts";
+import { SearchField } from "../../ui/SearchField.tsx";
+import { button } from "../../ui/button.ts";
+import type { Words } from "../../words/words.ts";
+import { panelOf, type KindPanelProps } from "../panel.tsx";
 import { OwnRule } from "./OwnRule.tsx";
-import { panelOf, type KindPanelProps } from "./panel.tsx";
 
 /** The rule of everyone who has none of their own: found by country or document, looked at, copied into an own one. */
 export const RulePanel = panelOf("portraits", (props) => {

@@ -1,12 +1,12 @@
 import { LIMITS, personName, quantityOf, type TicketOf } from "@wide-quilt/core";
 import { Link } from "react-router";
-import { useAppSelector } from "../../../../app/hooks.ts";
-import { StateBadge } from "../../../../portraits/Figures.tsx";
-import { selectPeople } from "../../../../table/faces.ts";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { NumberField } from "../../../../ui/NumberField.tsx";
-import { button } from "../../../../ui/button.ts";
-import { panelOf } from "./panel.tsx";
+import { useAppSelector } from "../../app/hooks.ts";
+import { StateBadge } from "../../portraits/Figures.tsx";
+import { selectPeople } from "../../table/faces.ts";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { button } from "../../ui/button.ts";
+import { panelOf } from "../panel.tsx";
 
 /** As many of each person, but for those who have a number of their own. */
 export const PerPersonPanel = panelOf("portraits", ({ ticket: { copies, people }, set }) => {

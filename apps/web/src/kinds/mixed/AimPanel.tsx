@@ -1,6 +1,6 @@
 import type { TicketOf } from "@wide-quilt/core";
-import { ChoiceList } from "../../../../ui/ChoiceList.tsx";
-import { panelOf, type PanelProps } from "./panel.tsx";
+import { ChoiceList } from "../../ui/ChoiceList.tsx";
+import { panelOf, type PanelProps } from "../panel.tsx";
 
 const AIMS: { value: TicketOf<"mixed">["aim"]; text: string }[] = [
   { value: "sheets", text: "As few sheets as possible" },

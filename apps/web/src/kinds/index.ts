@@ -1,0 +1,32 @@
+import type { Kind } from "@wide-quilt/core";
+import type { ComponentType } from "react";
+import * as collage from "./collage/index.ts";
+import * as contact from "./contact/index.ts";
+import * as copies from "./copies/index.ts";
+import * as free from "./free/index.ts";
+import * as mixed from "./mixed/index.ts";
+import * as portraits from "./portraits/index.ts";
+import * as ruler from "./ruler/index.ts";
+import * as single from "./single/index.ts";
+
+/** A small drawing of the sheet that each kind of job makes. */
+export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
+  collage: collage.Picture,
+  contact: contact.Picture,
+  copies: copies.Picture,
+  free: free.Picture,
+  mixed: mixed.Picture,
+  portraits: portraits.Picture,
+  ruler: ruler.Picture,
+  single: single.Picture,
+};
+
+/** The panels of controls that only one kind’s ticket has. */
+export const KIND_PANELS = {
+  ...collage.panels,
+  ...contact.panels,
+  ...copies.panels,
+  ...mixed.panels,
+  ...portraits.panels,
+  ...single.panels,
+};
