@@ -194,38 +194,32 @@ test("a look is the same on the screen and in the print: CIEDE2000 under 1 on a 
   const point = page.getByRole("slider", { name: "Point 1 of the tone curve" });
   for (let i = 0; i < 3; i++) await point.press("ArrowUp");
   await saved(page);
-  const image = page.locator("section[aria-label='Table'] svg[role='img'] > image").first();
-  await expect(image).toHaveAttribute("href", /^blob:/);
-  // The last look asked for is painted by a worker; then the address stays.
-  await expect
-    .poll(async () => {
-      const before = await image.getAttribute("href");
-      await page.waitForTimeout(400);
-      return before === (await image.getAttribute("href"));
-    })
-    .toBe(true);
-  const box = (await cell(page, 1).boundingBox())!;
-  const screen = await sharp(await page.screenshot())
-    .removeAlpha()
-    .raw()
-    .toBuffer({ resolveWithObject: true });
   const [path] = await writePng(page, server);
   const [left, top] = [(101.6 - 90) / 2, (152.4 - 90) / 2];
   const { width } = await sharp(path).metadata();
   const [x0, y0] = width === 1200 ? [left, top] : [top, left];
-  let worst = 0;
-  for (let i = 0; i < PATCHES * PATCHES; i++) {
-    const [u, v] = [((i % PATCHES) + 0.5) / PATCHES, (Math.floor(i / PATCHES) + 0.5) / PATCHES];
-    const at =
-      (Math.round(box.y + v * box.height) * screen.info.width + Math.round(box.x + u * box.width)) * 3;
-    const seen = [...screen.data.subarray(at, at + 3)] as [number, number, number];
-    const printed = (await pixel(path!, px(x0 + u * 90), px(y0 + v * 90))) as [number, number, number];
-    worst = Math.max(worst, deltaE2000(labOf(...seen), labOf(...printed)));
-  }
-  console.log(
-    `looks, screen against print: worst CIEDE2000 ${worst.toFixed(2)} of ${PATCHES * PATCHES} patches`,
-  );
-  expect(worst).toBeLessThan(1);
+  await page.goBack();
+  const image = page.locator("section[aria-label='Table'] svg[role='img'] > image").first();
+  await expect(image).toHaveAttribute("href", /^blob:/);
+  const worst = async (): Promise<number> => {
+    const box = (await cell(page, 1).boundingBox())!;
+    const screen = await sharp(await page.screenshot())
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    let most = 0;
+    for (let i = 0; i < PATCHES * PATCHES; i++) {
+      const [u, v] = [((i % PATCHES) + 0.5) / PATCHES, (Math.floor(i / PATCHES) + 0.5) / PATCHES];
+      const at =
+        (Math.round(box.y + v * box.height) * screen.info.width + Math.round(box.x + u * box.width)) * 3;
+      const seen = [...screen.data.subarray(at, at + 3)] as [number, number, number];
+      const printed = (await pixel(path!, px(x0 + u * 90), px(y0 + v * 90))) as [number, number, number];
+      most = Math.max(most, deltaE2000(labOf(...seen), labOf(...printed)));
+    }
+    return most;
+  };
+  // A worker paints the look; until it has, the photo is as it was.
+  await expect.poll(worst).toBeLessThan(1);
 });
 
 test("words that a font has no shapes for are found, and text that does not fit", async ({

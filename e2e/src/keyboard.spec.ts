@@ -79,9 +79,7 @@ test("the whole job by keyboard alone", async ({ table: page, folder }) => {
 
 test("axe finds nothing on any view, panel or dialog", async ({ table: page, folder }) => {
   test.setTimeout(600_000);
-  expect(await faults(page)).toEqual([]);
   await startCopies(page);
-  expect(await faults(page)).toEqual([]);
   await page
     .getByLabel("Photo files")
     .setInputFiles([
@@ -109,7 +107,7 @@ test("axe finds nothing on any view, panel or dialog", async ({ table: page, fol
   ];
   for (const title of titles) {
     await part(page, title).click();
-    expect(await faults(page)).toEqual([]);
+    expect(await faults(page, "[role=dialog]")).toEqual([]);
     await page.keyboard.press("Escape");
   }
   await page.getByRole("button", { name: "Keys" }).click();
@@ -117,6 +115,9 @@ test("axe finds nothing on any view, panel or dialog", async ({ table: page, fol
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Print or export" }).click();
   await expect(page.getByAltText(/as it is written/)).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.goto(new URL("/", page.url()).href);
+  await expect(page.getByRole("link", { name: /^Open Copies of one photo/ })).toBeVisible();
   expect(await faults(page)).toEqual([]);
 });
 
@@ -139,7 +140,7 @@ test("axe finds nothing on the other kinds of jobs, their panels, the cut plan a
     expect(await faults(page)).toEqual([]);
     for (const title of titles) {
       await part(page, title).click();
-      expect(await faults(page)).toEqual([]);
+      expect(await faults(page, "[role=dialog]")).toEqual([]);
       await page.keyboard.press("Escape");
     }
   }

@@ -77,9 +77,14 @@ async function cleared({ address, data }: Server): Promise<void> {
 export const measure = (tool: string, ...args: string[]): string =>
   execFileSync(tool, args, { encoding: "utf8", maxBuffer: 1e8 });
 
-/** What axe finds against WCAG 2.2 AA, by rule and place. */
-export async function faults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
+/**
+ * What axe finds against WCAG 2.2 AA, by rule and place; with `within`, in what opened over a page that was looked at
+ * before.
+ */
+export async function faults(page: Page, within?: string): Promise<string[]> {
+  const axe = new AxeBuilder({ page });
+  if (within) axe.include(within);
+  const { violations } = await axe
     // Focus guards of the panels: focus that reaches one is passed on at once, so nobody ever stands on it.
     .exclude("[id^='headlessui-focus-sentinel']")
     .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])

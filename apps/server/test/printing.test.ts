@@ -9,6 +9,9 @@ import { Server } from "../testing/server.ts";
 import { times } from "../testing/times.ts";
 import { Client, testFolder } from "./client.ts";
 
+/** How a job at a printer can have ended. */
+const OVER = new Set<number>([JOB_STATES.canceled, JOB_STATES.aborted, JOB_STATES.completed]);
+
 let server: Server;
 let client: Client;
 let photo: string;
@@ -179,7 +182,7 @@ describe("printing by IPP", () => {
     await client.ask("DELETE", `/runs/${id}`);
     expect((await client.ended(id)).state).toBe("cancelled");
     // The sheet that was in the machine may still come out; no other is taken in.
-    await new Promise((go) => setTimeout(go, 1500));
+    await expect.poll(() => lab.jobs.every(({ state }) => OVER.has(state))).toBe(true);
     expect(lab.prints.length).toBeLessThanOrEqual(1);
     expect(lab.jobs).toHaveLength(1);
     await lab.stop();

@@ -1,8 +1,7 @@
 import { execFile, spawn } from "node:child_process";
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { basename, join } from "node:path";
-import { setTimeout as wait } from "node:timers/promises";
 import { promisify } from "node:util";
 import { decode, encodeRaster, keyword, PrinterClient, PrinterFault, type Attributes } from "@wide-quilt/ipp";
 import sharp, { type Sharp } from "sharp";
@@ -273,7 +272,7 @@ describe("a client and its printer", () => {
       },
     );
     const port = 20_000 + Math.floor(process.pid % 20_000);
-    await wait(500);
+    await expect.poll(() => existsSync(`${at}/bus`)).toBe(true);
     const args = [
       "-r",
       "off",

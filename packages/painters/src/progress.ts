@@ -9,8 +9,8 @@ export interface Progress {
 /** Long work reports here, and asks whether it is still wanted. */
 export interface Watch {
   progress?(progress: Progress): void;
-  /** True once nobody waits for the result any more. */
-  cancelled?(): boolean;
+  /** Stops it once nobody waits for the result any more. */
+  signal?: AbortSignal;
   /** Waits before each further sheet until it may be painted; left out, it always may. */
   next?(): Promise<void>;
 }
@@ -26,5 +26,5 @@ export class Cancelled extends Error {
 /** Lets the event loop take in a cancellation, then stops if there was one. */
 export async function goOn(watch: Watch): Promise<void> {
   await new Promise((resolve) => setImmediate(resolve));
-  if (watch.cancelled?.()) throw new Cancelled();
+  if (watch.signal?.aborted) throw new Cancelled();
 }

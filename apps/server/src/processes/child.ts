@@ -5,7 +5,8 @@ import type { Failure, FromChild, ToChild } from "./messages.ts";
 
 /** How work in a process is followed by who asked for it. */
 export interface Asked {
-  cancelled(): boolean;
+  /** Stopped once the one who asked wants no answer any more. */
+  signal: AbortSignal;
   progress(progress: Progress): void;
   /** Waits for its turn. */
   next(): Promise<void>;
@@ -17,11 +18,11 @@ export type Services = Record<string, (of: never, asked: Asked) => Promise<unkno
 /** Answers whoever started this process, one question after the other, until that one is gone. */
 export function serve(services: Services): void {
   const tell = (message: FromChild) => process.connected && process.send!(message);
-  const stopped = new Set<number>();
+  const going = new Map<number, AbortController>();
   const turns = new Map<number, () => void>();
   process.on("message", (message: ToChild) => {
     if ("stop" in message) {
-      stopped.add(message.stop);
+      going.get(message.stop)?.abort();
       turns.get(message.stop)?.();
     } else if ("turn" in message) turns.get(message.turn)?.();
     else void answer(message);
@@ -32,15 +33,17 @@ export function serve(services: Services): void {
   endWithParent();
 
   async function answer({ ask, what, of }: Extract<ToChild, { ask: number }>): Promise<void> {
+    const stop = new AbortController();
+    going.set(ask, stop);
     const asked: Asked = {
-      cancelled: () => stopped.has(ask),
+      signal: stop.signal,
       progress: (is) => tell({ progress: ask, is }),
       next: async () => {
         const turn = new Promise<void>((go) => turns.set(ask, go));
         tell({ waits: ask });
         await turn;
         turns.delete(ask);
-        if (stopped.has(ask)) throw new Cancelled();
+        if (stop.signal.aborted) throw new Cancelled();
       },
     };
     try {
@@ -48,7 +51,7 @@ export function serve(services: Services): void {
     } catch (error) {
       tell({ failed: ask, as: failureOf(error) });
     } finally {
-      stopped.delete(ask);
+      going.delete(ask);
     }
   }
 }

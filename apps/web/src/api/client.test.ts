@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { address, server } from "./client.ts";
-import { NoAnswer, sentenceOf, ServerProblem } from "./problem.ts";
+import { freshJob } from "@wide-quilt/core";
+import { NoAnswer, NotReadable, sentenceOf, ServerProblem } from "./problem.ts";
 
 interface Asked {
   path: string;
@@ -27,6 +28,17 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals());
 
 describe("what is asked of the server", () => {
+  it("gives a job that this page can read, and says where a newer server’s is of another form", async () => {
+    const job = freshJob("copies", "Badges");
+    answer = () => json({ id: "a", job });
+    expect((await server.viewJob("a")).job).toEqual(job);
+    answer = () => json({ id: "a", job: { ...job, version: job.version + 1 } });
+    await expect(server.viewJob("a")).rejects.toThrow(
+      /of another Wide Quilt than the server.* load the page again/,
+    );
+    await expect(server.viewJob("a")).rejects.toBeInstanceOf(NotReadable);
+  });
+
   it("is JSON, and names are safe in an address", async () => {
     await server.startFromPattern("a/b ?");
     expect(asked[0]).toMatchObject({

@@ -1,4 +1,12 @@
-import type { BackdropFill, JobEdit, Kind, Printer, StyleChange, Unit } from "@wide-quilt/core";
+import {
+  readJob,
+  type BackdropFill,
+  type JobEdit,
+  type Kind,
+  type Printer,
+  type StyleChange,
+  type Unit,
+} from "@wide-quilt/core";
 import type { PrinterCan } from "@wide-quilt/ipp";
 import type {
   DemoView,
@@ -22,7 +30,7 @@ import type {
   TakenIn,
 } from "@wide-quilt/server/contract";
 import { thisWindow } from "../app/thisWindow.ts";
-import { NoAnswer, ServerProblem } from "./problem.ts";
+import { NoAnswer, NotReadable, ServerProblem } from "./problem.ts";
 
 /** An edit on its way, with a name of its own so that it is applied once however often it is sent. */
 export interface SentEdit {
@@ -92,6 +100,15 @@ async function problemOf(response: Response): Promise<Error> {
 
 const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 
+/** A job that came is read by the schema of this page: the server may be a newer one. Throws NotReadable. */
+function viewed(view: JobView): JobView {
+  const reading = readJob(view.job);
+  if (reading.ok) return { ...view, job: reading.job };
+  throw new NotReadable(
+    "This page is of another Wide Quilt than the server and cannot read this job. Nothing of it is lost; load the page again.",
+  );
+}
+
 /** Everything that is asked of the server, one line each. */
 export const server = {
   demo: () => ask<DemoView>("GET", "/demo"),
@@ -99,7 +116,7 @@ export const server = {
   startJob: (kind: Kind, name: string, locale: string, unit: Unit) =>
     ask<JobView>("POST", "/jobs", { kind, name, locale, unit }),
   importJob: (file: unknown) => ask<JobView>("POST", "/jobs/import", file),
-  viewJob: (id: string) => ask<JobView>("GET", `${job(id)}?client=${thisWindow.name}`),
+  viewJob: async (id: string) => viewed(await ask<JobView>("GET", `${job(id)}?client=${thisWindow.name}`)),
   jobCard: (id: string, signal: AbortSignal) => ask<JobCardView>("GET", `${job(id)}/card`, undefined, signal),
   duplicateJob: (id: string) => ask<JobView>("POST", `${job(id)}/duplicate`),
   setBinned: (id: string, binned: boolean) => ask<void>("PUT", `${job(id)}/bin`, { binned }),

@@ -140,7 +140,7 @@ describe("paintSheet", () => {
 
   it("stops when nobody waits for it any more", async () => {
     const [plan] = arrange(job("black"), photos);
-    await expect(paintSheet(plan!, file, { cancelled: () => true })).rejects.toThrow(Cancelled);
+    await expect(paintSheet(plan!, file, { signal: AbortSignal.abort() })).rejects.toThrow(Cancelled);
   });
 
   it("converts a wide-gamut photo to sRGB", async () => {

@@ -29,5 +29,16 @@ export const contact = kind({
   followsStash: () => true,
   showsPick: () => true,
   makesRoom: true,
+  noSheet: ({ blocks }, _ticket, { layout }) =>
+    layout.sums.pieces > 0 && Object.values(blocks).some(({ stands }) => stands === "foot")
+      ? [
+          {
+            rule: "nothing-fits",
+            level: "wrong",
+            sentence:
+              "Margins, gaps and what stands across the foot leave no room for a frame, so there is no sheet. Make the table of words lower in the finish, or take larger paper.",
+          },
+        ]
+      : null,
   liesBest: "As it holds the most",
 });
