@@ -11,106 +11,65 @@ import {
   type SheetPlan,
   type SnapTo,
 } from "@wide-quilt/core";
-import { useRef, type PointerEvent } from "react";
+import type { PointerEvent } from "react";
 import { useAppDispatch } from "../../../app/hooks.ts";
 import { store } from "../../../app/store.ts";
-import { edit } from "../../../table/edits.ts";
-import { held } from "../../../table/openJob.ts";
 import { selectChosen } from "../../../table/sheets.ts";
-import { cellSelected, cellsSelected, cellToggled, snappedTo } from "../../../table/view.ts";
+import { cellSelected, cellsSelected, cellToggled } from "../../../table/view.ts";
 import { placeEdit, shifted } from "./places.ts";
-import { between, notTooSmall, resized, STILL, turnedTo, type Handle } from "./pulling.ts";
+import { between, notTooSmall, resized, turnedTo, type Handle } from "./pulling.ts";
 import { snapTargets } from "./snapping.ts";
+import { useHeldDrag, type Begun } from "./useHeldDrag.ts";
 
-interface Drag {
+/** Cells that a handle holds, or bare paper that one is drawn on. */
+interface Taken {
   handle: Handle | "draw";
   cells: CellPlan[];
   targets: SnapTo;
-  from: { x: number; y: number };
-  /** Where the pointer began on the sheet, in µm. */
-  start: { x: number; y: number };
-  edit: JobEdit | null;
 }
 
-/**
- * Moves, resizes, turns and draws cells: shown while the pointer moves, one edit when it lets go, none after Escape.
- * Held with Alt nothing is caught.
- */
+/** Moves, resizes, turns and draws cells. */
 export function useCellDrag(
   sheet: SheetPlan,
   px: (um: number) => number,
   cellOf: (event: PointerEvent) => CellPlan | undefined,
 ) {
   const dispatch = useAppDispatch();
-  const drag = useRef<Drag | null>(null);
-  const perPixel = 1000 / px(1000);
-
-  const end = (keep: boolean) => {
-    const done = drag.current;
-    drag.current = null;
-    dispatch(snappedTo([]));
-    const stillHeld = store.getState().openJob.held !== null;
-    if (!done?.edit || !keep || !stillHeld) return dispatch(held(null));
-    dispatch(edit(done.edit));
-    if (done.edit.do === "add cells") selectNewest(dispatch);
-  };
-
-  const onPointerDown = (event: PointerEvent<HTMLElement>) => {
-    const { job } = store.getState().openJob;
-    if (event.button !== 0 || !job) return;
-    const cell = cellOf(event);
-    const handle = ((event.target as Element).getAttribute("data-handle") as Handle | null) ?? "move";
-    if (cell && (event.shiftKey || event.ctrlKey || event.metaKey)) return dispatch(cellToggled(cell.key));
-    let chosen = selectChosen(store.getState());
-    if (cell && !chosen.some(({ key }) => key === cell.key)) {
-      dispatch(cellSelected(cell.key));
-      chosen = [cell];
-    }
-    if (cell && handle === "move") (event.target as HTMLElement).focus({ preventScroll: true });
-    const box = event.currentTarget.getBoundingClientRect();
-    const cells = chosen.filter(({ locked }) => !locked);
-    const draws = !cell && handle === "move";
-    if (draws) dispatch(cellSelected(null));
-    else if (cells.length === 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = {
-      handle: draws ? "draw" : handle,
-      cells: draws ? [] : cells,
-      targets: snapTargets(job, sheet, draws ? [] : cells, store.getState().view, perPixel),
-      from: { x: event.clientX, y: event.clientY },
-      start: { x: (event.clientX - box.left) * perPixel, y: (event.clientY - box.top) * perPixel },
-      edit: null,
-    };
-  };
-
-  const onPointerMove = (event: PointerEvent<HTMLElement>) => {
-    const now = drag.current;
-    const { job, held: holds } = store.getState().openJob;
-    if (!now || !job || (now.edit && holds === null)) return;
-    const right = event.clientX - now.from.x;
-    const down = event.clientY - now.from.y;
-    if (!now.edit && Math.hypot(right, down) < STILL) return;
-    const targets = event.altKey ? { ...now.targets, within: um(0) } : now.targets;
-    const by = { x: right * perPixel, y: down * perPixel };
-    const next = STEPS[stepOf(now.handle)]({ now, by, targets, event, sheet });
-    now.edit =
-      "add" in next
-        ? { do: "add cells", cells: [{ place: bare(sheet.id, next.add), photo: null }] }
-        : placeEdit(
-            job,
-            sheet.id,
-            now.cells.map((cell, i) => ({ cell, to: next.to[i]! })),
-          );
-    dispatch(snappedTo(next.lines));
-    dispatch(held(now.edit));
-  };
-
-  return {
-    onPointerDown,
-    onPointerMove,
-    onPointerUp: () => drag.current && end(true),
-    onPointerCancel: () => drag.current && end(false),
-  };
+  return useHeldDrag<Taken>(px, {
+    take: (event, job) => {
+      const cell = cellOf(event);
+      const handle = ((event.target as Element).getAttribute("data-handle") as Handle | null) ?? "move";
+      if (cell && (event.shiftKey || event.ctrlKey || event.metaKey)) {
+        dispatch(cellToggled(cell.key));
+        return null;
+      }
+      let chosen = selectChosen(store.getState());
+      if (cell && !chosen.some(({ key }) => key === cell.key)) {
+        dispatch(cellSelected(cell.key));
+        chosen = [cell];
+      }
+      if (cell && handle === "move") (event.target as HTMLElement).focus({ preventScroll: true });
+      const draws = !cell && handle === "move";
+      if (draws) dispatch(cellSelected(null));
+      const cells = draws ? [] : chosen.filter(({ locked }) => !locked);
+      if (!draws && cells.length === 0) return null;
+      const targets = snapTargets(job, sheet, cells, store.getState().view, 1000 / px(1000));
+      return { handle: draws ? "draw" : handle, cells, targets };
+    },
+    drag: (now, by, event, job) => {
+      const next = STEPS[stepOf(now.handle)]({ now, by, event });
+      const edit: JobEdit =
+        "add" in next
+          ? { do: "add cells", cells: [{ place: bare(sheet.id, next.add), photo: null }] }
+          : placeEdit(
+              job,
+              sheet.id,
+              now.cells.map((cell, i) => ({ cell, to: next.to[i]! })),
+            );
+      return { edit, lines: next.lines };
+    },
+    after: ({ do: done }) => done === "add cells" && selectNewest(dispatch),
+  });
 }
 
 const bare = (sheet: string, rect: Rect): Place => ({
@@ -129,22 +88,20 @@ function selectNewest(dispatch: ReturnType<typeof useAppDispatch>): void {
 }
 
 interface Step {
-  now: Drag;
+  now: Taken & Begun;
   by: { x: number; y: number };
-  targets: SnapTo;
   event: PointerEvent;
-  sheet: SheetPlan;
 }
 
 type Next = { lines: ReturnType<typeof snap>["lines"] } & ({ to: Partial<Place>[] } | { add: Rect });
 
-const stepOf = (handle: Drag["handle"]) =>
+const stepOf = (handle: Taken["handle"]) =>
   handle === "move" || handle === "turn" || handle === "draw" ? handle : "resize";
 
 const STEPS: Record<"move" | "turn" | "draw" | "resize", (step: Step) => Next> = {
-  move: ({ now, by, targets }) => {
+  move: ({ now, by }) => {
     const rects = now.cells.map(({ finished }) => shifted(finished, nearest(by.x), nearest(by.y)));
-    const { dx, dy, lines } = snap(boundsOf(rects), targets);
+    const { dx, dy, lines } = snap(boundsOf(rects), now.targets);
     return { to: rects.map((rect) => shifted(rect, dx, dy)), lines };
   },
 
@@ -153,7 +110,8 @@ const STEPS: Record<"move" | "turn" | "draw" | "resize", (step: Step) => Next> =
     lines: [],
   }),
 
-  draw: ({ now, by, targets, event }) => {
+  draw: ({ now, by, event }) => {
+    const { targets } = now;
     const at = shifted(
       { x: nearest(now.start.x), y: nearest(now.start.y), width: um(1), height: um(1) },
       0,
@@ -171,11 +129,11 @@ const STEPS: Record<"move" | "turn" | "draw" | "resize", (step: Step) => Next> =
     return { add: notTooSmall(between(x, y, end.x + dx, end.y + dy)), lines };
   },
 
-  resize: ({ now, by, targets, event }) => {
+  resize: ({ now, by, event }) => {
     const cell = now.cells[0]!;
     const { job } = store.getState().openJob;
     const keeps = (job?.cells[cell.key]?.place?.proportion ?? false) !== event.shiftKey;
-    const { rect, lines } = resized(cell, now.handle as Handle, by, targets, keeps);
+    const { rect, lines } = resized(cell, now.handle as Handle, by, now.targets, keeps);
     return { to: [rect], lines };
   },
 };
