@@ -5,8 +5,8 @@ const shared = { isolate: false } as const;
 
 export default defineConfig({
   test: {
-    // Much of the time is waiting for servers, so two files at a time keep a machine of two processors busy.
-    maxWorkers: 2,
+    // Some of the time is waiting for servers and printers, so three files at a time keep two processors busy.
+    maxWorkers: 3,
     projects: [
       // Exhaustive searches and many random cases: seconds here, more on a busy machine.
       {

@@ -57,6 +57,17 @@ describe("the job on the table", () => {
     expect(both).toMatchObject({ version: 1, pending: [{ id: "mine" }] });
   });
 
+  it("passes over an edit that a page of another version kept, and shows the job with those after it", () => {
+    const pending = [
+      { id: "old", edit: { do: "explode", change: {} } as unknown as JobEdit },
+      { id: "mine", edit: gap(5) },
+    ];
+    const shown = reducer(reducer(undefined, opening({ id: "job", pending })), opened(view()));
+    expect(shown.job).toMatchObject({ name: "Badges", ticket: { gap: 5000 } });
+    // The server is asked about both, and says what is wrong with the first.
+    expect(shown.pending.map(({ id }) => id)).toEqual(["old", "mine"]);
+  });
+
   it("takes back an edit that is refused, and keeps those after it", () => {
     const two = send(send(onTable(), "bad", gap(5)), "good", { do: "rename", name: "Good" });
     const left = reducer(two, refused("bad"));

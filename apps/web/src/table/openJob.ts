@@ -50,7 +50,8 @@ const nothing: OpenJob = {
 const withEdits = (job: Job, edits: readonly SentEdit[]): Job =>
   edits.reduce((before, { edit }) => {
     try {
-      return applyEdit(before, edit);
+      // One that a page of another version kept, and this one does not know, makes no job.
+      return (applyEdit(before, edit) as Job | undefined) ?? before;
     } catch {
       return before;
     }

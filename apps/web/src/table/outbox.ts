@@ -1,4 +1,5 @@
 import { createStore, del, entries, set } from "idb-keyval";
+import { readEdit } from "@wide-quilt/core";
 import type { SentEdit } from "../api/client.ts";
 
 /** Edits of one job that the server has not confirmed, as the browser keeps them. */
@@ -27,10 +28,19 @@ export function keepPending(job: string, client: string, edits: readonly SentEdi
   );
 }
 
-/** What windows have not got confirmed of a job. */
+/** What windows have not got confirmed of a job; pages of an older version may have kept some of it. */
 export async function pendingOf(job: string): Promise<Kept[]> {
   if (!kept) return [];
   await line;
   const all = await entries<string, Kept>(kept).catch(() => []);
-  return all.map(([, value]) => value).filter((one) => one.job === job && one.edits.length > 0);
+  return all
+    .map(([, value]) => value)
+    .filter((one) => one.job === job && one.edits.length > 0)
+    .map((one) => ({ ...one, edits: one.edits.map(asToday) }));
+}
+
+/** An edit as it is made today; one that cannot be read stays as it is, for the server to refuse with a sentence. */
+function asToday(sent: SentEdit): SentEdit {
+  const reading = readEdit(sent.edit);
+  return reading.ok ? { ...sent, edit: reading.edit } : sent;
 }

@@ -14,6 +14,20 @@ describe("readEdit", () => {
   it("reads edits and refuses what is none, with a sentence", () => {
     const edit: JobEdit = { do: "ticket", change: { gap: mm(3) } };
     expect(readEdit(edit)).toEqual({ ok: true, edit });
+    // What pages before job version 8 sent.
+    expect(readEdit({ do: "sheet", change: { ppi: 600 } })).toEqual({
+      ok: true,
+      edit: { do: "target", change: { ppi: 600 } },
+    });
+    expect(readEdit({ do: "press", change: { medium: "matte" } })).toEqual({
+      ok: true,
+      edit: { do: "target", change: { medium: "matte" } },
+    });
+    const about = { title: "", creator: "A. Tern", copyright: "", keepPlace: false };
+    expect(readEdit({ do: "press", change: { about } })).toEqual({
+      ok: true,
+      edit: { do: "about", change: about },
+    });
     expect(readEdit({ do: "explode" })).toMatchObject({ ok: false, faults: [{ field: "do" }] });
     expect(readEdit({ do: "ticket", change: { gap: -1 } })).toMatchObject({
       ok: false,

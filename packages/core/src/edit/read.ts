@@ -4,9 +4,25 @@ import { jobEditSchema, type JobEdit } from "./schema.ts";
 
 export type EditReading = { ok: true; edit: JobEdit } | { ok: false; faults: JobFault[] };
 
-/** Checks that a value read from outside is an edit of a job. */
+/** Checks that a value read from outside is an edit of a job; one that a page of an older version made is brought up. */
 export function readEdit(value: unknown): EditReading {
-  const parsed = jobEditSchema.safeParse(value);
+  const parsed = jobEditSchema.safeParse(current(value));
   if (!parsed.success) return { ok: false, faults: parsed.error.issues.map(fault) };
   return { ok: true, edit: parsed.data };
+}
+
+/** Parts of a target that pages before job version 8 had in the sheet. */
+const IN_SHEET_7: ReadonlySet<string> = new Set(["printer", "ppi", "enlarged", "bleed"]);
+
+/** An edit as it is made today; pages of version 7 changed one part at a time. */
+function current(value: unknown): unknown {
+  const { do: what, change } = (value ?? {}) as { do?: unknown; change?: unknown };
+  if (typeof change !== "object" || change === null) return value;
+  const parts = Object.keys(change);
+  if (what === "press") {
+    const about = (change as { about?: unknown }).about;
+    return about === undefined ? { do: "target", change } : { do: "about", change: about };
+  }
+  const isOfTarget = what === "sheet" && parts.length > 0 && parts.every((part) => IN_SHEET_7.has(part));
+  return isOfTarget ? { do: "target", change } : value;
 }
