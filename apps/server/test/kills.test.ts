@@ -86,7 +86,7 @@ it(
     const placed: string[] = [];
     const runs = new Set<string>();
     let number = 0;
-    for (let kill = 0; kill < times(6, 160); kill++) {
+    for (let kill = 0; kill < times(5, 160); kill++) {
       let isOver = false;
       const until = async (work: () => Promise<void>) => {
         while (!isOver) await work().catch(() => wait(5));

@@ -18,6 +18,7 @@ export class Pool {
 
   /** Starts all of them, so that the first work does not wait. */
   warm(): void {
+    if (this.isClosed) return;
     while (this.all.size < this.most) this.idle.push(this.start());
   }
 

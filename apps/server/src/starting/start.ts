@@ -33,6 +33,9 @@ export interface Started {
 
 type Say = (line: string) => void;
 
+/** After which the processes that read photos are started, in milliseconds: first the page is answered. */
+const SOON = 1000;
+
 /**
  * Starts the server: first its port, then its folder, so that a second start touches nothing of the first.
  * Throws `Refused` with a sentence.
@@ -57,7 +60,8 @@ export async function start(options: Options, say: Say): Promise<Started> {
   const about = new DocumentBuilder().setTitle("Wide Quilt").setVersion("0.1.0").build();
   SwaggerModule.setup("api/docs", app, () => SwaggerModule.createDocument(app, about));
   await app.init();
-  app.get(Reading).warm();
+  // Photos that come at once start what they need; otherwise it is there before they do.
+  setTimeout(() => app.get(Reading).warm(), SOON).unref();
   if (options.demo) awaitDemo(app);
   listening.answerWith(app.getHttpAdapter().getInstance() as RequestListener);
   held.tell(listening.address);

@@ -12,7 +12,6 @@ import {
   type CellPlan,
   type Finding,
   type Job,
-  type Layout,
   type SheetPlan,
   type Sums,
 } from "@wide-quilt/core";
@@ -69,35 +68,34 @@ const NOT_IN_LAYOUT: ReadonlySet<string> = new Set<keyof Job>([
 const sameBut = (before: Job, now: Job, parts: ReadonlySet<string>): boolean =>
   (Object.keys(now) as (keyof Job)[]).every((part) => parts.has(part) || before[part] === now[part]);
 
-let ticketJob: Job | null = null;
+/** The job, the same object as before for as long as two of its states are as one to whoever looks. */
+const selectJobBut = (isSame: (before: Job, now: Job) => boolean) =>
+  createSelector([selectJob], (job) => job, {
+    memoizeOptions: {
+      resultEqualityCheck: (before: Job | null, now: Job | null) =>
+        before !== null && now !== null && isSame(before, now),
+    },
+    // It gives back what it is given, on purpose.
+    devModeChecks: { identityFunctionCheck: "never" },
+  });
 
 /** The job as far as its ticket says it: stays the same while photos are moved in their cells. */
-export function selectTicketJob(state: State): Job | null {
-  const job = selectJob(state);
-  const same = job && ticketJob && sameBut(ticketJob, job, NOT_IN_TICKET);
-  if (!same) ticketJob = job;
-  return ticketJob;
-}
+export const selectTicketJob = selectJobBut((before, now) => sameBut(before, now, NOT_IN_TICKET));
 
-let laid: { job: Job; photos: State["openJob"]["photos"]; layout: Layout } | null = null;
+const selectLaidJob = selectJobBut(
+  (before, now) =>
+    sameBut(before, now, NOT_IN_LAYOUT) &&
+    samePhotos(before.shots, now.shots) &&
+    (sameCells(before.cells, now.cells) || !kindOf(now).followsStash(now)),
+);
 
 /**
  * Where the ticket alone would put the cells. It stays the same while photos are moved in their cells: what
  * was set by hand decides a layout only where photos come by themselves: which they are, and in whose place they stand.
  */
-export function selectLayout(state: State): Layout | undefined {
-  const job = selectJob(state);
-  if (!job) return undefined;
-  const photos = selectPhotos(state);
-  const same =
-    laid &&
-    laid.photos === photos &&
-    sameBut(laid.job, job, NOT_IN_LAYOUT) &&
-    samePhotos(laid.job.shots, job.shots) &&
-    (sameCells(laid.job.cells, job.cells) || !kindOf(job).followsStash(job));
-  if (!same) laid = { job, photos, layout: layOut(job, photos) };
-  return laid!.layout;
-}
+export const selectLayout = createSelector([selectLaidJob, selectPhotos], (job, photos) =>
+  job ? layOut(job, photos) : undefined,
+);
 
 /** Whether shots show the same photos, however they sit. */
 function samePhotos(before: Job["shots"], after: Job["shots"]): boolean {
