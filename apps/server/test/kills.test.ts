@@ -1,5 +1,5 @@
 import { execFileSync } from "node:child_process";
-import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
 import Database from "better-sqlite3";
@@ -199,3 +199,16 @@ it.each(["a first start", "a migration"])(
   },
   times(120_000, 600_000),
 );
+
+it("starts over a database that a first start was cut off before its first table", async () => {
+  const data = testFolder();
+  const first = await Server.start(data);
+  await first.kill();
+  // SQLite takes a file without a byte for a database without a table.
+  for (const name of readdirSync(join(data, HOME)).filter((one) => one.startsWith("wide-quilt.sqlite")))
+    rmSync(join(data, HOME, name));
+  writeFileSync(join(data, HOME, "wide-quilt.sqlite"), "");
+  const server = await Server.start(data);
+  expect((await new Client(server).ask("GET", "/jobs")).body).toEqual([]);
+  await server.kill();
+});

@@ -49,8 +49,9 @@ export function openDatabase(
     client.pragma("busy_timeout = 5000");
     client.pragma("journal_size_limit = 1048576");
     const db = drizzle(client, { schema });
-    if (isNew || needsUpgrade(client, path)) {
-      if (!isNew) keepCopy(client, path, say);
+    const isBare = isNew || hasNoTables(client);
+    if (isBare || needsUpgrade(client, path)) {
+      if (!isBare) keepCopy(client, path, say);
       migrate(db, { migrationsFolder: MIGRATIONS });
       bringUpToDate(db, graphics);
       if (!isNew) client.exec("PRAGMA auto_vacuum = INCREMENTAL; VACUUM");
@@ -92,6 +93,10 @@ function transactionOf(client: Database.Database) {
     return Object.assign(run, { default: run, deferred: run, immediate: run, exclusive: run });
   };
 }
+
+/** Whether a first start was cut off before the database had its first table. */
+const hasNoTables = (client: Database.Database): boolean =>
+  client.prepare("SELECT 1 FROM sqlite_master LIMIT 1").get() === undefined;
 
 /** Whether a step of the schema or a job's form is behind this program's. Throws `Refused` where one is ahead. */
 function needsUpgrade(client: Database.Database, path: string): boolean {
