@@ -63,12 +63,13 @@ export { expect };
 
 /** Leaves a server without jobs and without written files. */
 async function cleared({ address, data }: Server): Promise<void> {
-  const json = { method: "PUT", headers: { "Content-Type": "application/json" } };
-  const jobs = (await (await fetch(`${address}/api/jobs`)).json()) as { id: string }[];
-  for (const { id } of jobs)
-    await fetch(`${address}/api/jobs/${id}/bin`, { ...json, body: JSON.stringify({ binned: true }) });
-  const binned = (await (await fetch(`${address}/api/jobs?bin=true`)).json()) as { id: string }[];
-  for (const { id } of binned) await fetch(`${address}/api/jobs/${id}`, { method: "DELETE" });
+  const jobs = `${address}/api/jobs`;
+  const idsOf = async (bin: boolean) =>
+    ((await (await fetch(`${jobs}?bin=${bin}`)).json()) as { id: string }[]).map(({ id }) => id);
+  const headers = { "Content-Type": "application/json" };
+  const body = JSON.stringify({ binned: true });
+  for (const id of await idsOf(false)) await fetch(`${jobs}/${id}/bin`, { method: "PUT", headers, body });
+  for (const id of await idsOf(true)) await fetch(`${jobs}/${id}`, { method: "DELETE" });
   const out = join(data, "out");
   for (const name of readdirSync(out)) rmSync(join(out, name), { recursive: true });
 }

@@ -49,7 +49,7 @@ export function openDatabase(
     client.pragma("busy_timeout = 5000");
     client.pragma("journal_size_limit = 1048576");
     const db = drizzle(client, { schema });
-    const isBare = isNew || hasNoTables(client);
+    const isBare = hasNoTables(client);
     if (isBare || needsUpgrade(client, path)) {
       if (!isBare) keepCopy(client, path, say);
       migrate(db, { migrationsFolder: MIGRATIONS });
@@ -94,7 +94,7 @@ function transactionOf(client: Database.Database) {
   };
 }
 
-/** Whether a first start was cut off before the database had its first table. */
+/** Whether the database is a new one, or a first start was cut off before it had its first table. */
 const hasNoTables = (client: Database.Database): boolean =>
   client.prepare("SELECT 1 FROM sqlite_master LIMIT 1").get() === undefined;
 

@@ -6,7 +6,8 @@ import { server } from "./client.ts";
 import { sentenceOf } from "./problem.ts";
 
 /** The lists that the server keeps; a change of one names it, and whoever looks at it has it anew. */
-export type Listed = "jobs" | "patterns" | "styles" | "printers" | "profiles" | "kept";
+const LISTS = ["jobs", "patterns", "styles", "printers", "profiles", "kept"] as const;
+export type Listed = (typeof LISTS)[number];
 
 type Answer<T> = { data: T } | { error: string };
 
@@ -25,7 +26,7 @@ const asking =
 export const queries = createApi({
   reducerPath: "queries",
   baseQuery: fakeBaseQuery<string>(),
-  tagTypes: ["jobs", "patterns", "styles", "printers", "profiles", "kept"] satisfies Listed[],
+  tagTypes: LISTS,
   // Another window, or the shell, may have changed them meanwhile.
   refetchOnMountOrArgChange: true,
   endpoints: ({ query }) => ({
@@ -66,5 +67,8 @@ export const {
 export const failureOf = (error: string | SerializedError | undefined): string | null =>
   typeof error === "object" ? (error.message ?? "The list could not be read.") : (error ?? null);
 
-/** Has lists that were changed read anew wherever they are looked at; to be dispatched. */
-export const changed = (...lists: Listed[]) => queries.util.invalidateTags(lists);
+/** Has a list that was changed read anew wherever it is looked at; to be dispatched. */
+export const changed = (list: Listed) => queries.util.invalidateTags([list]);
+
+/** What is kept, where an act has answered with it; to be dispatched. */
+export const keptNow = (kept: KeptView) => queries.util.upsertQueryData("kept", undefined, kept);

@@ -46,12 +46,14 @@ const nothing: OpenJob = {
   failure: null,
 };
 
-/** The job with edits on top; one that does not fit it any more is passed over, as the server will say why. */
+/**
+ * The job with edits on top; one that does not fit it any more, or that a page of another version kept, is passed over, as
+ * the server will say why.
+ */
 const withEdits = (job: Job, edits: readonly SentEdit[]): Job =>
   edits.reduce((before, { edit }) => {
     try {
-      // One that a page of another version kept, and this one does not know, makes no job.
-      return (applyEdit(before, edit) as Job | undefined) ?? before;
+      return applyEdit(before, edit);
     } catch {
       return before;
     }

@@ -20,7 +20,7 @@ import type { JobEdit } from "./schema.ts";
 import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
 import { styleAll, styleCells, unstyle } from "./style.ts";
 
-/** The job after one change. The job given is left as it is. */
+/** The job after one change. The job given is left as it is. Throws a RangeError for what is no edit of this version. */
 export function applyEdit(job: Job, edit: JobEdit): Job {
   switch (edit.do) {
     case "rename":
@@ -118,6 +118,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return removeSheet(job, edit.sheet, edit.on);
     case "order sheets":
       return orderSheets(job, edit.sheets);
+    default:
+      throw new RangeError(`There is no edit “${(edit satisfies never as JobEdit).do}”`);
   }
 }
 

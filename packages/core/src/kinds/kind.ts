@@ -118,28 +118,12 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   weights(job: Job): Readonly<Record<PhotoId, number>> | null;
 }
 
-type OfTicket =
-  | "fresh"
-  | "layOut"
-  | "say"
-  | "followsStash"
-  | "showInAll"
-  | "packing"
-  | "ruleOf"
-  | "withPhotos"
-  | "withoutPhoto"
-  | "withOthers"
-  | "withoutPhotos"
-  | "check"
-  | "noSheet"
-  | "showsPick"
-  | "leftOver"
-  | "owners"
-  | "pieceSize"
-  | "takesWhatFits"
-  | "onOnePaper"
-  | "held"
-  | "weights";
+/** The members that are given the ticket: those that are asked, not told. */
+type OfTicket = {
+  [M in keyof KindOf<Kind>]-?: NonNullable<KindOf<Kind>[M]> extends (...given: never[]) => unknown
+    ? M
+    : never;
+}[keyof KindOf<Kind>];
 
 /** Registers a kind: jobs that come to it have its ticket. */
 export function kind<K extends Kind>(own: KindOf<K>): JobKind {

@@ -1,4 +1,4 @@
-import { inside, NO_EDGES, type Rect, type Size } from "../base/geometry/index.ts";
+import { inside, NO_EDGES, rectOf, type Rect, type Size } from "../base/geometry/index.ts";
 import { drawBlock } from "../finish/blocks/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
 import { fill, setWords, type FieldSource, type Type } from "../finish/words/index.ts";
@@ -47,15 +47,14 @@ export function itemsOn(
   { texts, blocks }: Pick<Job, "texts" | "blocks">,
   laid: readonly LaidBlock[],
 ): ItemPlan[] {
-  const drawn = Object.entries(blocks).flatMap(([name, { x, y, width, height, sheet }]): ItemPlan[] => {
-    if (!isOn(page, sheet)) return [];
+  const drawn = Object.entries(blocks).flatMap(([name, block]): ItemPlan[] => {
+    if (!isOn(page, block.sheet)) return [];
     const box = laid.find((one) => one.name === name)?.box;
-    const finished = box ?? { x, y, width, height };
-    return [{ kind: "block", name, finished, angle: 0, laid: box !== undefined }];
+    return [{ kind: "block", name, finished: box ?? rectOf(block), angle: 0, laid: box !== undefined }];
   });
-  const words = Object.entries(texts).flatMap(([name, { x, y, width, height, turn, sheet }]): ItemPlan[] =>
-    isOn(page, sheet)
-      ? [{ kind: "words", name, finished: { x, y, width, height }, angle: turn, laid: false }]
+  const words = Object.entries(texts).flatMap(([name, text]): ItemPlan[] =>
+    isOn(page, text.sheet)
+      ? [{ kind: "words", name, finished: rectOf(text), angle: text.turn, laid: false }]
       : [],
   );
   return [...drawn, ...words];
@@ -79,23 +78,23 @@ export function sheetInk(
     const set = setWords(fill(text, source), { box, type, most, stand: "middle", turn });
     return set ? [{ kind: "text", text: set, clip: null }] : [];
   };
-  const drawn = ({ kind, name, finished }: ItemPlan): Ink[] =>
-    kind === "block"
-      ? drawBlock({ ...blocks[name]!, ...finished }, source)
-      : words(texts[name]!.text, texts[name]!.type, finished, LINES.box, texts[name]!.turn);
-  const [under, over] = [
-    items.filter(({ kind }) => kind === "block"),
-    items.filter(({ kind }) => kind === "words"),
-  ];
+  const inkOf = (wanted: ItemPlan["kind"]): Ink[] =>
+    items
+      .filter(({ kind }) => kind === wanted)
+      .flatMap(({ kind, name, finished, angle }) => {
+        if (kind === "block") return drawBlock({ ...blocks[name]!, ...finished }, source);
+        const { text, type } = texts[name]!;
+        return words(text, type, finished, LINES.box, angle);
+      });
   const stamped = stamps
     .filter((graphic) => isOn(sheet, graphic.sheet))
     .flatMap((graphic) =>
       placeIn(graphic, { box: trim, turn: 0, clip: inside(paper, NO_EDGES) }, source, proportions),
     );
   return [
-    ...under.flatMap(drawn),
+    ...inkOf("block"),
     ...laid.flatMap(({ text, type, box }) => words(text, type, box, LINES.laid)),
-    ...over.flatMap(drawn),
+    ...inkOf("words"),
     ...stamped,
   ];
 }

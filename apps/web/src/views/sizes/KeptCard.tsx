@@ -1,7 +1,8 @@
 import type { KeptPart } from "@wide-quilt/server/contract";
 import { Trash2 } from "lucide-react";
 import { server } from "../../api/client.ts";
-import { failureOf, useKeptQuery } from "../../api/queries.ts";
+import { failureOf, keptNow, useKeptQuery } from "../../api/queries.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { button } from "../../ui/button.ts";
 import { fileSize } from "../../words/words.ts";
@@ -24,12 +25,12 @@ const PARTS: Record<KeptPart["what"], { title: string; about: string }> = {
 /** What is kept in the data folder and how much room it takes; what nothing uses can be cleared. */
 export function KeptCard() {
   const doing = useDoing();
+  const dispatch = useAppDispatch();
   const { data: kept, error } = useKeptQuery();
   const failure = failureOf(error);
   const clear = ({ what, bytes }: KeptPart) =>
-    void doing(() => server.clearKept(what), {
+    void doing(async () => dispatch(keptNow(await server.clearKept(what))), {
       said: `${fileSize(bytes)} were cleared. Nothing that anything uses was touched.`,
-      changes: "kept",
     });
   return (
     <section aria-labelledby="kept">

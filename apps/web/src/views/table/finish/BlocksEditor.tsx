@@ -96,14 +96,14 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
   const job = useAppSelector(selectJob);
   const sheet = useAppSelector(selectSheet);
   if (!job || !sheet) return null;
-  /** Where the layout has it; undefined where a hand has it. */
-  const standing = (name: string) => sheet.items.find((item) => item.name === name && item.laid)?.finished;
   const change = (name: string, block: Block | null, gesture?: string) =>
     dispatch(edit({ do: "blocks", blocks: { [name]: block } }, gesture));
   return (
     <>
       {Object.entries(job.blocks).map(([name, block], index) => {
         const set = (next: Partial<Block>, gesture?: string) => change(name, { ...block, ...next }, gesture);
+        // Where the layout has it; undefined where a hand has it.
+        const laid = sheet.items.find((item) => item.name === name && item.laid)?.finished;
         return (
           <section
             key={name}
@@ -134,7 +134,7 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
                   set({ line: width === 0 ? null : { width, colour: block.line?.colour ?? "#646b77" } }, g)
                 }
               />
-              {standing(name) ? (
+              {laid ? (
                 <LengthField
                   label="Height"
                   value={block.height}
@@ -150,9 +150,7 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
               <Check
                 label="across the foot of every sheet, and the frames make room"
                 checked={block.stands === "foot"}
-                onChange={(foot) =>
-                  set(foot ? { stands: "foot", sheet: null } : { stands: "hand", ...standing(name) })
-                }
+                onChange={(foot) => set(foot ? { stands: "foot", sheet: null } : { stands: "hand", ...laid })}
               />
             )}
             <TypeFields
@@ -165,7 +163,7 @@ export function BlocksEditor({ finish: { words } }: EditorProps) {
               checked={block.head !== null}
               onChange={(on) => set({ head: on ? "#e6e8f7" : null })}
             />
-            {sheet.of > 1 && !standing(name) && (
+            {sheet.of > 1 && !laid && (
               <Check
                 label={`on page ${sheet.number} alone`}
                 checked={block.sheet === sheet.id}

@@ -9,8 +9,8 @@ import { STILL } from "./pulling.ts";
 
 /** What the pointer has taken hold of. */
 interface Taken {
-  /** What it can catch on. */
-  targets: SnapTo;
+  /** What it can catch on; null for what catches on nothing. */
+  targets: SnapTo | null;
 }
 
 /** Where a drag began: in the window in CSS pixels, and on the sheet in µm. */
@@ -28,13 +28,13 @@ interface Ways<T extends Taken> {
     by: { x: number; y: number },
     event: PointerEvent<HTMLElement>,
     job: Job,
-  ): { edit: JobEdit; lines: SnapLine[] };
+  ): { edit: JobEdit; lines?: SnapLine[] };
   /** After it was let go of. */
   after?(edit: JobEdit): void;
 }
 
 /**
- * Drags something on a sheet: shown while the pointer moves, one edit when it lets go, none after Escape. Held with Alt
+ * Drags something on a sheet, or in a cell of it: shown while the pointer moves, one edit when it lets go, none after Escape. Held with Alt
  * nothing is caught.
  */
 export function useHeldDrag<T extends Taken>(px: (um: number) => number, { take, drag, after }: Ways<T>) {
@@ -45,7 +45,8 @@ export function useHeldDrag<T extends Taken>(px: (um: number) => number, { take,
   const end = (keep: boolean) => {
     const done = going.current;
     going.current = null;
-    dispatch(snappedTo([]));
+    if (store.getState().view.snapped.length > 0) dispatch(snappedTo([]));
+    // Escape lets go of what was held, and with it of the move.
     const stillHeld = store.getState().openJob.held !== null;
     if (!done?.edit || !keep || !stillHeld) return dispatch(held(null));
     dispatch(edit(done.edit));
@@ -71,15 +72,10 @@ export function useHeldDrag<T extends Taken>(px: (um: number) => number, { take,
     const { from, targets } = now.taken;
     const by = { x: event.clientX - from.x, y: event.clientY - from.y };
     if (!now.edit && Math.hypot(by.x, by.y) < STILL) return;
-    const caught = event.altKey ? { ...targets, within: um(0) } : targets;
-    const next = drag(
-      { ...now.taken, targets: caught },
-      { x: by.x * perPixel, y: by.y * perPixel },
-      event,
-      job,
-    );
+    const caught = event.altKey && targets ? { targets: { ...targets, within: um(0) } } : {};
+    const next = drag({ ...now.taken, ...caught }, { x: by.x * perPixel, y: by.y * perPixel }, event, job);
     now.edit = next.edit;
-    dispatch(snappedTo(next.lines));
+    if (next.lines) dispatch(snappedTo(next.lines));
     dispatch(held(now.edit));
   };
 
