@@ -32,14 +32,14 @@ export async function benchBackground(): Promise<void> {
     const path = join(folder, "sitter.jpg");
     writeFileSync(path, await renderPhoto({ name: "sitter.jpg", width, height, draw, exposure }));
     const id = (await upload(server.address, path))[0]!.id;
-    const edits: JobEdit[] = [
-      { do: "add photos", photos: [{ id, name: "sitter.jpg" }] },
-      { do: "faces", faces: { [id]: headOf(person!, width, height, ROOMY) } },
-    ];
+    const edits: JobEdit[] = [{ do: "add photos", photos: [{ id, name: "sitter.jpg" }] }];
     const answer = await fetch(`${server.address}/api/jobs/import`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
-      body: JSON.stringify(edits.reduce(applyEdit, freshJob("portraits", "Bench"))),
+      body: JSON.stringify({
+        ...edits.reduce(applyEdit, freshJob("portraits", "Bench")),
+        heads: { [id]: [headOf(person!, width, height, ROOMY)] },
+      }),
     });
     const { id: job } = (await answer.json()) as JobView;
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-GB" });

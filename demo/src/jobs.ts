@@ -13,17 +13,12 @@ import {
   ruleById,
   um,
   type Block,
-  type Face,
   type Job,
   type JobEdit,
   type Kind,
   type NewPhoto,
   type StyleChange,
 } from "@wide-quilt/core";
-
-import { headOf } from "./portrait/head.ts";
-import { RINGERS } from "./portrait/person.ts";
-import { DEMO_PHOTOS } from "./photos.ts";
 
 const onPaper = (id: string): JobEdit => {
   const { name, width, height } = paperById(id);
@@ -55,16 +50,6 @@ const NAMES = [
   "Greta Holm",
   "Yasmin Tern",
 ];
-
-/** Where the head is in a ringer's photo. */
-function headIn(name: string): Face {
-  const { width, height } = DEMO_PHOTOS.find((photo) => photo.name === name)!;
-  return headOf(
-    RINGERS.find(({ seed }) => name === `MS-0${seed}.jpg`)!,
-    width,
-    height,
-  );
-}
 
 /** What members order prints of frames on, under the frames themselves. */
 const orderForm: Block = {
@@ -179,7 +164,6 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
     ]),
     begin("portraits", "Document photos, spring team", [
       { do: "add photos", photos: sitters },
-      { do: "faces", faces: Object.fromEntries(sitters.map(({ id, name }) => [id, headIn(name)])) },
       {
         do: "ticket",
         change: {

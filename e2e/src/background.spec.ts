@@ -3,7 +3,7 @@ import sharp from "sharp";
 import { ROOMY } from "@wide-quilt/demo";
 import { off, pixel } from "./photos.ts";
 import { SITTERS, sitterPhoto } from "./sitters.ts";
-import { cell, expect, faults, jobOf, saved, startJob, test, writePng } from "./test.ts";
+import { cell, expect, faults, headsOf, jobOf, saved, startJob, test, writePng } from "./test.ts";
 
 const MM = 300 / 25.4;
 
@@ -28,7 +28,7 @@ test("the background is cut away: plain, patterned and much like the coat", asyn
     await sitterPhoto(folder, "alike.jpg", three, { ...size, behind: flat("#86683f") }),
   ];
   await startJob(page, /Document photos/, ...files);
-  await expect.poll(async () => Object.keys((await jobOf(page)).faces).length, { timeout: 60_000 }).toBe(3);
+  await expect.poll(async () => Object.keys(await headsOf(page)).length, { timeout: 60_000 }).toBe(3);
   const figures: string[] = [];
   for (const [i, person] of [one, two, three].entries()) {
     await cell(page, 1).click();

@@ -8,6 +8,7 @@ import {
   cell,
   cells,
   expect,
+  headsOf,
   jobOf,
   part,
   saved,
@@ -161,7 +162,7 @@ test("heads that were found by themselves are no steps: undo, reload and redo ar
       await sitterPhoto(folder, "one.jpg", SITTERS[0]!),
       await sitterPhoto(folder, "two.jpg", SITTERS[1]!),
     ]);
-  const heads = async () => Object.keys((await jobOf(page)).faces).length;
+  const heads = async () => Object.keys(await headsOf(page)).length;
   await expect.poll(heads, { timeout: 60_000 }).toBe(2);
   await saved(page);
   const undo = page.getByRole("button", { name: "Undo" });

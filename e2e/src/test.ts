@@ -4,7 +4,8 @@ import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, expect, type Page } from "@playwright/test";
-import type { Job } from "@wide-quilt/core";
+import type { Face, Job } from "@wide-quilt/core";
+import type { JobView } from "@wide-quilt/server/contract";
 import { Server } from "@wide-quilt/server/testing";
 
 interface Fixtures {
@@ -153,6 +154,16 @@ export async function jobOf(page: Page): Promise<Job> {
   const { origin, pathname } = new URL(page.url());
   const response = await page.request.get(`${origin}/api/jobs/${pathname.split("/")[2]}`);
   return ((await response.json()) as { job: Job }).job;
+}
+
+/** The heads that are known in the photos of the job on the table, by photo; those that nobody has looked at are left out. */
+export async function headsOf(page: Page): Promise<Record<string, Face[]>> {
+  const { origin, pathname } = new URL(page.url());
+  const response = await page.request.get(`${origin}/api/jobs/${pathname.split("/")[2]}`);
+  const { photos } = (await response.json()) as JobView;
+  return Object.fromEntries(
+    Object.entries(photos).flatMap(([id, { seen }]) => (seen ? [[id, seen.heads]] : [])),
+  );
 }
 
 /** The part of the ticket with this title; choosing it opens its panel. */

@@ -1,8 +1,16 @@
 import { createReadStream, existsSync } from "node:fs";
 import { readdir, stat } from "node:fs/promises";
 import { basename, join } from "node:path";
-import type { Job, PhotoId, PhotoRecord } from "@wide-quilt/core";
-import { BadPhoto, inspectPhoto, PHOTO_LIMITS, PhotoHash } from "@wide-quilt/painters";
+import type { Job, PhotoId, PhotoRecord, Seen } from "@wide-quilt/core";
+import {
+  BadPhoto,
+  developHeic,
+  inspectPhoto,
+  makePreviews,
+  PHOTO_LIMITS,
+  PhotoHash,
+} from "@wide-quilt/painters";
+import { headsInPreview, LOOKED_AT } from "@wide-quilt/seeing/node";
 import { Said } from "./said.ts";
 
 /** The photos of a job as they were found in a folder. */
@@ -31,7 +39,8 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
       continue;
     }
     try {
-      found.records[id] = await inspectPhoto(path);
+      const record = await inspectPhoto(path);
+      found.records[id] = id in job.heads ? record : { ...record, seen: await seenIn(path, record) };
       found.paths[id] = path;
     } catch (error) {
       if (error instanceof BadPhoto) throw new Said(`${path}: ${error.message}`);
@@ -45,6 +54,12 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
     else found.paths[made] = other;
   }
   return found;
+}
+
+/** The heads in a photo, in just the preview that the server looks at, so that both crop alike. */
+async function seenIn(path: string, { format }: PhotoRecord): Promise<Seen> {
+  const previews = await makePreviews(format === "heic" ? await developHeic(path) : path);
+  return { heads: await headsInPreview(previews[LOOKED_AT]), by: "found" };
 }
 
 async function expectFolder(folder: string): Promise<void> {

@@ -2,6 +2,7 @@ import { Module, type DynamicModule } from "@nestjs/common";
 import type { Db } from "./data/db.ts";
 import { DataFolder } from "./data/folder.ts";
 import { PhotosModule } from "./photos/photos.module.ts";
+import { HeadsModule } from "./heads/heads.module.ts";
 import { GraphicsModule } from "./graphics/graphics.module.ts";
 import { ProfilesModule } from "./profiles/profiles.module.ts";
 import { StylesModule } from "./styles/styles.module.ts";
@@ -24,6 +25,7 @@ export class AppModule {
       imports: [
         HouseModule.over(folder, db, options),
         PhotosModule,
+        HeadsModule,
         GraphicsModule,
         ProfilesModule,
         StylesModule,

@@ -1,6 +1,16 @@
 /** What the server answers, for whoever asks: types alone, so that the web side shares them. */
 import type { ProfileFacts } from "@wide-quilt/colour";
-import type { Format, Job, Kind, Patch, PhotoRecord, SheetPlan, Size, StyleChange } from "@wide-quilt/core";
+import type {
+  Format,
+  Job,
+  Kind,
+  Patch,
+  PhotoRecord,
+  Seen,
+  SheetPlan,
+  Size,
+  StyleChange,
+} from "@wide-quilt/core";
 
 /** What “Undo” and “Redo” would change for who asks, in a word or two; null when there is nothing. */
 export interface StepsView {
@@ -76,6 +86,20 @@ export interface PatternView {
 
 /** A photo that was taken in, by the name its file has. */
 export type TakenPhoto = { id: string; name: string } & PhotoRecord;
+
+/** How the search for heads in photos stands. */
+export interface HeadSearch {
+  done: number;
+  of: number;
+  paused: boolean;
+}
+
+/** What was found in photos, and how the search stands then. */
+export interface HeadNews {
+  /** By photo. */
+  seen: Record<string, Seen>;
+  search: HeadSearch;
+}
 
 /** What became of a photo file that was sent: kept, or refused with a sentence. */
 export type TakenIn = { photo: TakenPhoto } | { refused: { name: string; why: string } };

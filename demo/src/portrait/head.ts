@@ -20,25 +20,26 @@ const EYE = 60;
 const EAR = 150;
 
 /** Where the head is in a portrait: known, because it was drawn there. */
-export function headOf(
-  { style, breadth }: Person,
-  width: number,
-  height: number,
-  frame: Frame = CLOSE,
-): Face {
+export function headOf(person: Person, width: number, height: number, frame: Frame = CLOSE): Face {
   // The drawing covers the picture and is cut off evenly on both sides (“slice”).
   const scale = Math.max(width / frame.width, height / frame.height);
-  const share = (x: number, y: number) => ({
-    x: 0.5 + ((350 + x * breadth - frame.x - frame.width / 2) * scale) / width,
+  return pointsOf(person, (x, y) => ({
+    x: 0.5 + ((x - frame.x - frame.width / 2) * scale) / width,
     y: 0.5 + ((y - frame.y - frame.height / 2) * scale) / height,
-  });
+  }));
+}
+
+/** Where the head is, its places on the drawing taken elsewhere by a function. */
+export function pointsOf({ style, breadth }: Person, there: (x: number, y: number) => Face["chin"]): Face {
+  const at = (x: number, y: number) => there(350 + x * breadth, y);
   return {
-    crown: share(0, CROWN[style]),
+    crown: at(0, CROWN[style]),
     skull: null,
-    chin: share(0, CHIN),
-    leftEye: share(-EYE, EYES),
-    rightEye: share(EYE, EYES),
-    ears: { left: share(-EAR, EYES), right: share(EAR, EYES) },
+    chin: at(0, CHIN),
+    leftEye: at(-EYE, EYES),
+    rightEye: at(EYE, EYES),
+    ears: { left: at(-EAR, EYES), right: at(EAR, EYES) },
     sure: true,
+    pose: null,
   };
 }

@@ -41,6 +41,9 @@ function svg(person: Person, width: number, height: number, frame: Frame, conten
 </svg>`;
 }
 
+/** The person and what they are drawn with, on the drawing of 700 × 900. */
+export const drawnIn = (person: Person): string => definitions(person) + figure(person);
+
 function figure(person: Person): string {
   return `<g transform="translate(350 0) scale(${person.breadth} 1) translate(-350 0)">
     ${hairBehind(person)}${body(person)}${face(person)}${beard(person)}${hairInFront(person)}${glasses(person)}

@@ -50,11 +50,12 @@ const face: Face = {
   rightEye: { x: 0.58, y: 0.4625 },
   ears: null,
   sure: true,
+  pose: null,
 };
 const heads: Photos = { a: { width: 3000, height: 4000 } };
 const behind = ruleById("schengen-visa").background!.colour;
 const person = (...edits: JobEdit[]) => {
-  const of = job("portraits", add("a"), { do: "faces", faces: { a: face } }, ...edits);
+  const of = { ...job("portraits", add("a"), ...edits), heads: { a: [face] } };
   return reportPeople(of, heads, arrange(of, heads), { unit: "mm", ppi: 300 })[0]!.state;
 };
 const backdrop: JobEdit = {

@@ -35,6 +35,7 @@ const face: Face = {
   rightEye: at(170, 0),
   ears: null,
   sure: true,
+  pose: null,
 };
 
 beforeAll(async () => {
@@ -49,10 +50,10 @@ beforeAll(async () => {
 function job(...edits: JobEdit[]): Job {
   const start: JobEdit[] = [
     { do: "add photos", photos: [{ id: "dots", name: "Wren Harlow.png" }] },
-    { do: "faces", faces: { dots: face } },
     { do: "finish", change: { marks: { ...freshJob("portraits", "x").finish.marks, kind: "none" } } },
   ];
-  return [...start, ...edits].reduce(applyEdit, freshJob("portraits", "Portraits"));
+  const done = [...start, ...edits].reduce(applyEdit, freshJob("portraits", "Portraits"));
+  return { ...done, heads: { dots: [face] } };
 }
 
 /** The middles of the black dots in a part of a picture, as ImageMagick's connected components give them. */

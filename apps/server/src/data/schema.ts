@@ -7,6 +7,7 @@ import {
   type Patch,
   type PhotoRecord,
   type Printer,
+  type Seen,
   type StyleChange,
 } from "@wide-quilt/core";
 import type { RunNaming, WorkState } from "../contract.ts";
@@ -17,6 +18,16 @@ export const photos = sqliteTable("photos", {
   id: text("id").primaryKey(),
   record: text("record", { mode: "json" }).$type<PhotoRecord>().notNull(),
   addedAt: integer("added_at", { mode: "timestamp_ms" }).notNull(),
+});
+
+/**
+ * What photos are known for, by the hash of the file: where heads are in them, found or set by hand. A photo need not be
+ * here: what a job file says of one waits for it.
+ */
+export const heads = sqliteTable("heads", {
+  photo: text("photo").primaryKey(),
+  heads: text("heads", { mode: "json" }).$type<Seen["heads"]>().notNull(),
+  by: text("by").$type<Seen["by"]>().notNull(),
 });
 
 /** Graphics, each once: the id is the hash of what is kept of the file. */

@@ -4,7 +4,7 @@ import type Database from "better-sqlite3";
 import { asc, eq, lt, sql, type SQL } from "drizzle-orm";
 import { diff, inverse, JOB_VERSION, patched, readJob, type Job, type Patch } from "@wide-quilt/core";
 import type { Db } from "./db.ts";
-import { graphics, jobs, patterns, revisions, runJobs, runs } from "./schema.ts";
+import { graphics, heads, jobs, patterns, revisions, runJobs, runs } from "./schema.ts";
 
 const VERSION = sql`json_extract(job, '$.version')`;
 const isOlder: SQL = lt(VERSION, JOB_VERSION);
@@ -54,8 +54,12 @@ type Tx = Parameters<Parameters<Db["transaction"]>[0]>[0];
 
 function bringJob(tx: Tx, id: string): void {
   const { job } = tx.select({ job: jobs.job }).from(jobs).where(eq(jobs.id, id)).get()!;
-  const current = newer(job);
-  if (!current) return;
+  const brought = newer(job);
+  if (!brought) return;
+  const current = withoutHeads(brought);
+  // Jobs had the heads of their photos; from now on the photos have them.
+  for (const [photo, known] of Object.entries(brought.heads))
+    tx.insert(heads).values({ photo, heads: known, by: "hand" }).onConflictDoNothing().run();
   const steps = tx
     .select()
     .from(revisions)
@@ -80,12 +84,16 @@ function bringJob(tx: Tx, id: string): void {
       .set({ patch })
       .where(sql`${revisions.jobId} = ${id} AND ${revisions.number} = ${number}`)
       .run();
-  for (const [i, patch] of back.entries()) set(done[i]!.number, inverse(patch));
-  for (const [i, patch] of on.entries()) set(undone[i]!.number, patch);
-  for (const { number } of [...done.slice(back.length), ...undone.slice(on.length)])
-    tx.delete(revisions)
+  const drop = (number: number) =>
+    tx
+      .delete(revisions)
       .where(sql`${revisions.jobId} = ${id} AND ${revisions.number} = ${number}`)
       .run();
+  // A step that only said where heads are changes nothing any more.
+  const put = (number: number, patch: Patch) => (patch.length === 0 ? drop(number) : set(number, patch));
+  for (const [i, patch] of back.entries()) put(done[i]!.number, inverse(patch));
+  for (const [i, patch] of on.entries()) put(undone[i]!.number, patch);
+  for (const { number } of [...done.slice(back.length), ...undone.slice(on.length)]) drop(number);
   const forgot = back.length < done.length || on.length < undone.length;
   tx.update(jobs)
     .set({ job: current, ...(forgot && { notice: FORGOTTEN }) })
@@ -105,11 +113,14 @@ function walked(old: Job, current: Job, patches: readonly Patch[]): Patch[] {
     }
     const next = was.version === JOB_VERSION ? read(was) : newer(was);
     if (!next) return found;
-    found.push(diff(is, next));
-    is = next;
+    const bare = withoutHeads(next);
+    found.push(diff(is, bare));
+    is = bare;
   }
   return found;
 }
+
+const withoutHeads = (job: Job): Job => ({ ...job, heads: {} });
 
 const read = (job: Job): Job | null => {
   const reading = readJob(job);

@@ -1,4 +1,5 @@
 import { Inject, Injectable } from "@nestjs/common";
+import { HeadsService } from "../heads/heads.service.ts";
 import { PaintersService } from "../press/painters.service.ts";
 import { JobsService } from "./jobs.service.ts";
 
@@ -13,7 +14,11 @@ export class CardsService {
   constructor(
     @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(PaintersService) private readonly painters: PaintersService,
-  ) {}
+    @Inject(HeadsService) heads: HeadsService,
+  ) {
+    // Crops are others once heads are known.
+    heads.changed.on("heads", () => this.cards.clear());
+  }
 
   /** A job’s card (`JobCardView`) as JSON. */
   of(id: string): Promise<string> {

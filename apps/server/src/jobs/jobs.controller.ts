@@ -61,7 +61,7 @@ export class JobsController {
   @Get(":id/file")
   @ApiOperation({ summary: "The job as a job file" })
   file(@Param("id") id: string, @Res() response: Response): void {
-    const job = this.jobs.job(id);
+    const job = this.jobs.toTakeAlong(id);
     response.setHeader("Content-Disposition", attachment(`${job.name}.job.json`));
     response.type("application/json").send(`${JSON.stringify(job, null, 2)}\n`);
   }

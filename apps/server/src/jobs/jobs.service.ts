@@ -9,6 +9,7 @@ import {
   joinedPatch,
   readJob,
   sayEdit,
+  withHeads,
   type Job,
   type Kind,
   type Patch,
@@ -17,6 +18,7 @@ import {
 import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
 import { clients, jobs } from "../data/schema.ts";
+import { HeadsService } from "../heads/heads.service.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
@@ -55,6 +57,7 @@ export class JobsService {
     @Inject(DB) private readonly db: Db,
     @Inject(PhotosService) private readonly photos: PhotosService,
     @Inject(LiveService) private readonly live: LiveService,
+    @Inject(HeadsService) private readonly heads: HeadsService,
   ) {
     this.steps = new Steps(db);
   }
@@ -89,6 +92,12 @@ export class JobsService {
   /** A job alone, for those who need neither its photos nor its steps. */
   job(id: string): Job {
     return this.row(id).job;
+  }
+
+  /** A job as it goes into a file: with what is known of its photos. */
+  toTakeAlong(id: string): Job {
+    const job = this.job(id);
+    return withHeads(job, this.photos.records(job.stash.map((photo) => photo.id)));
   }
 
   /** A job and its version. */
@@ -157,8 +166,9 @@ export class JobsService {
     return this.walk(id, walk, "redo");
   }
 
-  /** Keeps a new job. */
-  keep(job: Job): JobView {
+  /** Keeps a new job. Where heads are in its photos belongs to those. */
+  keep(given: Job): JobView {
+    const job = this.heads.takenFrom(given);
     const id = randomUUID();
     const now = new Date();
     this.db

@@ -15,7 +15,8 @@ export class LiveController {
 
   @Get()
   @ApiOperation({
-    summary: "Pushes what happens to a job (“change”, “gone”) and to runs (“run”) as server-sent events",
+    summary:
+      "Pushes what happens to a job (“change”, “gone”), to runs (“run”) and what is found in photos (“heads”) as server-sent events",
   })
   follow(@Query() { client, job, from, runs }: FollowQuery, @Res() response: Response): void {
     this.live.follow({ client, job: job ?? null, runs: runs === "true" }, response);

@@ -58,6 +58,10 @@ export class LiveService implements OnModuleDestroy {
     this.each((one) => one.job === job && one.client === client && this.say(one, event, data));
   }
 
+  toAll(event: string, data: unknown): void {
+    this.each((one) => this.say(one, event, data));
+  }
+
   toRuns(event: string, data: unknown): void {
     this.each((one) => one.runs && this.say(one, event, data));
   }

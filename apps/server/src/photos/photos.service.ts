@@ -1,3 +1,4 @@
+import { EventEmitter } from "node:events";
 import { existsSync } from "node:fs";
 import { rename, stat } from "node:fs/promises";
 import { dirname } from "node:path";
@@ -15,7 +16,7 @@ import {
 import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
 import { DataFolder } from "../data/folder.ts";
-import { photos } from "../data/schema.ts";
+import { heads, photos } from "../data/schema.ts";
 import type { Arrival } from "./arrival.ts";
 import { Reading } from "./reading.ts";
 import { Together } from "./together.ts";
@@ -26,6 +27,8 @@ const AT_ONCE = 5000;
 /** The photos that are kept: each file once, by the hash of its bytes. */
 @Injectable()
 export class PhotosService {
+  /** Says “photo” with the id of one that was just taken in. */
+  readonly came = new EventEmitter<{ photo: [id: string] }>();
   private readonly rows: Together<typeof photos.$inferInsert>;
 
   constructor(
@@ -54,6 +57,7 @@ export class PhotosService {
     ]);
     await this.keepOriginal(path, id);
     await this.rows.add({ id, record, addedAt: new Date() });
+    this.came.emit("photo", id);
     return id;
   }
 
@@ -72,20 +76,25 @@ export class PhotosService {
     return Object.fromEntries(paths) as Record<PreviewSize, string>;
   }
 
-  /** The records of those photos that are here. */
+  /** The records of those photos that are here, with the heads that are known. */
   records(ids: readonly string[]): Record<string, PhotoRecord> {
     const found: Record<string, PhotoRecord> = {};
     for (let from = 0; from < ids.length; from += AT_ONCE) {
       const some = ids.slice(from, from + AT_ONCE);
-      for (const row of this.db.select().from(photos).where(inArray(photos.id, some)).all()) {
-        found[row.id] = row.record;
+      for (const row of this.withHeads().where(inArray(photos.id, some)).all()) {
+        found[row.photos.id] = recordOf(row);
       }
     }
     return found;
   }
 
   record(id: string): PhotoRecord | undefined {
-    return this.db.select().from(photos).where(eq(photos.id, id)).get()?.record;
+    const row = this.withHeads().where(eq(photos.id, id)).get();
+    return row && recordOf(row);
+  }
+
+  private withHeads() {
+    return this.db.select().from(photos).leftJoin(heads, eq(heads.photo, photos.id));
   }
 
   private isKept(id: string): boolean {
@@ -99,3 +108,12 @@ export class PhotosService {
     await flush(dirname(original));
   }
 }
+
+/** A record as it was read, and the heads beside it. */
+const recordOf = (row: {
+  photos: typeof photos.$inferSelect;
+  heads: typeof heads.$inferSelect | null;
+}): PhotoRecord => {
+  const { record } = row.photos;
+  return row.heads ? { ...record, seen: { heads: row.heads.heads, by: row.heads.by } } : record;
+};

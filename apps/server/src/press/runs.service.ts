@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
-import type { Job } from "@wide-quilt/core";
+import { withHeads, type Job } from "@wide-quilt/core";
 import { PrinterFault } from "@wide-quilt/ipp";
 import { Cancelled } from "@wide-quilt/painters";
 import type { Run, RunNaming } from "../contract.ts";
@@ -141,15 +141,17 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   private async add(
     jobId: string,
-    job: Job,
+    asked: Job,
     naming: RunNaming,
     printer: RunRow["printer"],
     stamp: Date,
     again: string | null,
   ): Promise<Run> {
-    const { papers, files: asked } = await this.painters.planRun(job, naming);
+    // What is known of heads today decides crops; made again, the run is as it was.
+    const job = withHeads(asked, this.painters.records(asked));
+    const { papers, files } = await this.painters.planRun(job, naming);
     const { format, quality } = job.target.file;
-    const names = asked.map(({ name }) => name);
+    const names = files.map(({ name }) => name);
     const id = randomUUID();
     this.ledger.enter(job, {
       id,

@@ -35,6 +35,13 @@ const LOOK = 100;
 /** Bytes of a page of memory, as /proc counts them. */
 const PAGE = 4096;
 
+/** Whether work gives way to what somebody waits for, and how far (nice, 19 at most). */
+export interface HelperSetup {
+  background?: boolean;
+  priority?: number;
+}
+const BACKGROUND = 10;
+
 let asks = 0;
 
 /** One process of ours that does one piece of work at a time, and may die of it. */
@@ -42,7 +49,7 @@ export class Helper {
   private readonly child: ChildProcess;
   isAlive = true;
 
-  constructor(entry: URL, { background = false }: { background?: boolean } = {}) {
+  constructor(entry: URL, { background = false, priority = BACKGROUND }: HelperSetup = {}) {
     // What it says goes to nobody: faults of native code are told by how it ended.
     this.child = fork(entry, {
       serialization: "advanced",
@@ -52,7 +59,7 @@ export class Helper {
     this.child.once("exit", () => (this.isAlive = false));
     // A message to one that is just ending is no fault: its end is told by “exit”.
     this.child.on("error", () => undefined);
-    if (background && this.child.pid !== undefined) lowerPriority(this.child.pid);
+    if (background && this.child.pid !== undefined) lowerPriority(this.child.pid, priority);
   }
 
   /** Has something done. Throws Ended, Cancelled, BadPhoto, and what the work throws. */
@@ -139,9 +146,9 @@ function memoryOf(pid: number): number {
 }
 
 /** Work that nobody looks at gives way to what somebody waits for. */
-function lowerPriority(pid: number): void {
+function lowerPriority(pid: number, priority: number): void {
   try {
-    setPriority(pid, 10);
+    setPriority(pid, priority);
   } catch {
     // Some systems do not allow it; then it is merely not lower.
   }

@@ -1,9 +1,11 @@
 import {
   readJob,
   type BackdropFill,
+  type Face,
   type JobEdit,
   type Kind,
   type Printer,
+  type Seen,
   type StyleChange,
   type Unit,
 } from "@wide-quilt/core";
@@ -11,6 +13,7 @@ import type { PrinterCan } from "@wide-quilt/ipp";
 import type {
   DemoView,
   GraphicView,
+  HeadSearch,
   JobCardView,
   JobChange,
   JobSummary,
@@ -145,6 +148,10 @@ export const server = {
   listStyles: () => ask<StyleView[]>("GET", "/styles"),
   keepStyle: (name: string, style: StyleChange) => ask<StyleView>("POST", "/styles", { name, style }),
   deleteStyle: (id: string) => ask<void>("DELETE", `/styles/${id}`),
+  headSearch: () => ask<HeadSearch>("GET", "/heads"),
+  pauseHeads: (paused: boolean) => ask<HeadSearch>("PUT", "/heads", { paused }),
+  setHeads: (photo: string, heads: readonly Face[]) => ask<Seen>("PUT", `/photos/${photo}/heads`, { heads }),
+  findHeads: (photo: string) => ask<Seen>("POST", `/photos/${photo}/heads`),
   makeBackdrop: (photo: string, mask: string, fill: BackdropFill) =>
     ask<MadeBackdrop>("POST", `/photos/${photo}/backdrop`, { mask, ...fill }),
   askProof: (id: string, sheet: number, wide = false) =>

@@ -1,6 +1,6 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { queries } from "../api/queries.ts";
-import { faces } from "../table/faceSlice.ts";
+import { headSearch } from "../table/headSlice.ts";
 import { openJob } from "../table/openJob.ts";
 import { view } from "../table/view.ts";
 import { notices } from "./noticeSlice.ts";
@@ -9,7 +9,7 @@ import { keepPreferences, preferences } from "./preferences.ts";
 export const store = configureStore({
   reducer: {
     openJob: openJob.reducer,
-    faces: faces.reducer,
+    headSearch: headSearch.reducer,
     [queries.reducerPath]: queries.reducer,
     view: view.reducer,
     notices: notices.reducer,

@@ -1,7 +1,9 @@
-import type { JobChange, Run } from "@wide-quilt/server/contract";
+import type { HeadNews, JobChange, Run } from "@wide-quilt/server/contract";
 import { useEffect } from "react";
 import { address } from "../api/client.ts";
-import { changed, gone } from "../table/openJob.ts";
+import { searchStands } from "../table/headSlice.ts";
+import { heardAgain } from "../table/heads.ts";
+import { changed, gone, headsCame } from "../table/openJob.ts";
 import { lookAgain } from "../table/sending.ts";
 import { useAppDispatch, useAppSelector } from "./hooks.ts";
 import { store } from "./store.ts";
@@ -34,7 +36,15 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
       // A line that broke is opened with the same version again: the server says what is newer than that.
       const from = isHere ? store.getState().openJob.version : null;
       source = new EventSource(address.follow(job, from, news !== null));
-      source.addEventListener("open", () => news?.onMissed());
+      source.addEventListener("open", () => {
+        news?.onMissed();
+        void dispatch(heardAgain());
+      });
+      source.addEventListener("heads", ({ data }: MessageEvent<string>) => {
+        const { seen, search } = JSON.parse(data) as HeadNews;
+        dispatch(headsCame(seen));
+        dispatch(searchStands(search));
+      });
       source.addEventListener("change", ({ data }: MessageEvent<string>) => {
         dispatch(changed(JSON.parse(data) as JobChange));
         if (store.getState().openJob.isBehind) void dispatch(lookAgain());

@@ -4,12 +4,12 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { address } from "../api/client.ts";
 import { useAppSelector } from "../app/hooks.ts";
-import { selectPeople } from "../table/faces.ts";
+import { selectLooking, selectPeople } from "../table/heads.ts";
 import { button } from "../ui/button.ts";
 import { useWords } from "../words/words.ts";
 import { BackdropEditor } from "./BackdropEditor.tsx";
-import { FaceEditor } from "./FaceEditor.tsx";
 import { Figures, StateBadge } from "./Figures.tsx";
+import { HeadEditor } from "./HeadEditor.tsx";
 
 /** Whose head is in the chosen cell, and how it stands to its rule. */
 export function HeadCard({ cell }: { cell: CellPlan }) {
@@ -18,7 +18,7 @@ export function HeadCard({ cell }: { cell: CellPlan }) {
   const id = useAppSelector((state) => state.openJob.id);
   const report = useAppSelector(selectPeople).find(({ person }) => numberedShot(person.shot) === cell.shot);
   const record = useAppSelector((state) => (report?.photo ? state.openJob.photos[report.photo] : undefined));
-  const looking = useAppSelector((state) => state.faces.looking);
+  const looking = useAppSelector(selectLooking);
   if (!report) return null;
   return (
     <section aria-label="Head and rule" className="mb-3 rounded-lg border border-line bg-white p-3">
@@ -59,7 +59,13 @@ export function HeadCard({ cell }: { cell: CellPlan }) {
         </Link>
       </div>
       {edits === "handles" && record && (
-        <FaceEditor report={report} record={record} words={words} onClose={() => setEdits(null)} />
+        <HeadEditor
+          photo={report.photo!}
+          record={record}
+          name={report.name}
+          report={report}
+          onClose={() => setEdits(null)}
+        />
       )}
       {edits === "background" && record && (
         <BackdropEditor report={report} record={record} words={words} onClose={() => setEdits(null)} />

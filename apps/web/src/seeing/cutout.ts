@@ -10,8 +10,7 @@ import {
   type Pixels,
   type Plane,
 } from "@wide-quilt/core";
-import type { Models } from "./models.ts";
-import { drawn, type Picture } from "./picture.ts";
+import { Picture, type Models } from "@wide-quilt/seeing";
 
 /** Longest side of the picture that is worked on, and of the one that is divided, in pixels. */
 const WORKED = 640;
@@ -43,14 +42,13 @@ export class Cutout {
     private readonly guess: Plane,
   ) {}
 
-  static async open({ segmentation }: Models, picture: Picture): Promise<Cutout> {
-    const side = Math.max(picture.width, picture.height);
-    const square = { x: picture.width / 2, y: picture.height / 2, side, angle: 0 };
-    const input = drawn(picture, square, MODEL, (byte) => byte / 255);
+  static async open({ segmentation }: Models, photo: ImageBitmap): Promise<Cutout> {
+    const picture = new Picture(pixelsOf(photo, WORKED));
+    const input = picture.drawn(picture.whole, MODEL, (byte) => byte / 255);
     const [likely] = await segmentation.run(input, [1, MODEL, MODEL, 3]);
-    const divided = pixelsOf(picture, DIVIDED);
+    const divided = pixelsOf(photo, DIVIDED);
     const guess = partOf(likely!, divided);
-    const cutout = new Cutout(pixelsOf(picture, WORKED), divided, guess);
+    const cutout = new Cutout(picture.pixels, divided, guess);
     // Once through what a stroke will do, so that the first one is answered as quickly as any other.
     personIn(divided, guess, [], cutout.found([]).side);
     cutout.show([], { kind: "flat", colour: "#ffffff" }, "#ffffff");
@@ -98,7 +96,7 @@ export class Cutout {
 }
 
 /** A picture's pixels, its longer side at most this long. */
-function pixelsOf(picture: Picture, longest: number): Pixels {
+function pixelsOf(picture: ImageBitmap, longest: number): Pixels {
   const scale = Math.min(1, longest / Math.max(picture.width, picture.height));
   const width = Math.max(1, Math.round(picture.width * scale));
   const height = Math.max(1, Math.round(picture.height * scale));

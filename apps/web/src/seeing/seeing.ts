@@ -2,26 +2,17 @@ import type { BackdropFill, BackdropStroke } from "@wide-quilt/core";
 import { address } from "../api/client.ts";
 import { NotReadable } from "../api/problem.ts";
 import type { ShownCutout } from "./cutout.ts";
-import type { FaceFinding } from "./findFace.ts";
 
 export type { ShownCutout } from "./cutout.ts";
-export type { FaceFinding } from "./findFace.ts";
 
 /** What the thread that looks at photos is asked, and what it answers. */
 export type SeeingTask = { id: number } & (
-  | { do: "get ready" }
-  | { do: "find face"; picture: ImageBitmap }
   | { do: "open cutout"; picture: ImageBitmap }
   | { do: "show cutout"; strokes: BackdropStroke[]; fill: BackdropFill | null; wanted: string }
   | { do: "mask"; strokes: BackdropStroke[] }
 );
 export type SeeingAnswer = { id: number } & (
-  | { ready: true }
-  | { found: FaceFinding }
-  | { opened: true }
-  | { shown: ShownCutout }
-  | { mask: Blob }
-  | { failed: string }
+  { opened: true } | { shown: ShownCutout } | { mask: Blob } | { failed: string }
 );
 
 /** The size of the previews that are looked at. */
@@ -30,22 +21,6 @@ const LOOKED_AT = 1600;
 let worker: Worker | null = null;
 let next = 1;
 const waiting = new Map<number, (answer: SeeingAnswer) => void>();
-
-/** Loads the models, so that the first question is answered as quickly as any other. */
-export const getReady = (): Promise<unknown> => ask({ id: next++, do: "get ready" });
-
-/** Looks for the face of a photo. Nothing leaves this machine. */
-export async function findFaceIn(photo: string): Promise<FaceFinding> {
-  const picture = await pictureOf(photo);
-  if (!picture) return { face: null, why: "This photo is not here. Drop its file in again." };
-  const answer = await ask({ id: next++, do: "find face", picture }, [picture]);
-  if ("found" in answer) return answer.found;
-  const why = "failed" in answer ? answer.failed : "";
-  return {
-    face: null,
-    why: `Faces cannot be looked for in this browser (${why}). Set the crown, the chin and the eyes by hand.`,
-  };
-}
 
 /** Opens a photo to be cut out; the ones opened before are forgotten. Throws NotReadable. */
 export async function openCutout(photo: string): Promise<void> {

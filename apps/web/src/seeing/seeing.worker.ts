@@ -1,6 +1,5 @@
-/** The one thread that looks at photos: faces and backgrounds share the models, which are loaded once. */
+/** The one thread that looks at photos; the models are loaded once. */
 import { Cutout } from "./cutout.ts";
-import { findFace } from "./findFace.ts";
 import { models } from "./models.ts";
 import type { SeeingAnswer, SeeingTask } from "./seeing.ts";
 
@@ -16,14 +15,6 @@ onmessage = async ({ data: task }: MessageEvent<SeeingTask>) => {
 
 async function done(task: SeeingTask) {
   switch (task.do) {
-    case "get ready":
-      await models();
-      return { ready: true };
-    case "find face": {
-      const found = await findFace(await models(), task.picture);
-      task.picture.close();
-      return { found };
-    }
     case "open cutout":
       cutout = await Cutout.open(await models(), task.picture);
       task.picture.close();

@@ -1,5 +1,13 @@
 import { createSlice, original, type PayloadAction } from "@reduxjs/toolkit";
-import { applyEdit, isSame, patched, type Job, type JobEdit, type PhotoRecord } from "@wide-quilt/core";
+import {
+  applyEdit,
+  isSame,
+  patched,
+  type Job,
+  type JobEdit,
+  type PhotoRecord,
+  type Seen,
+} from "@wide-quilt/core";
 import type { JobChange, JobView, StepsView } from "@wide-quilt/server/contract";
 import type { SentEdit } from "../api/client.ts";
 
@@ -83,7 +91,9 @@ function withSaved(
   said: Pick<JobChange, "version" | "changedAt" | "taken" | "photos"> & StepsView,
 ): OpenJob {
   const pending = afterTaken(before.pending, said.taken);
-  const news = Object.keys(said.photos).filter((id) => !(id in before.photos));
+  const news = Object.keys(said.photos).filter(
+    (id) => !(id in before.photos) || (said.photos[id]!.seen && !before.photos[id]!.seen),
+  );
   const { version, changedAt, undo, redo, theirs } = said;
   return {
     ...before,
@@ -161,8 +171,26 @@ export const openJob = createSlice({
     photosCame: (state, { payload }: PayloadAction<Record<string, PhotoRecord>>) => {
       Object.assign(state.photos, payload);
     },
+    /** Where heads are in photos, found or set; those of photos that are not in this job are nobody’s matter here. */
+    headsCame: (state, { payload }: PayloadAction<Record<string, Seen>>) => {
+      for (const [photo, seen] of Object.entries(payload)) {
+        const record = state.photos[photo];
+        if (record) record.seen = seen;
+      }
+    },
   },
 });
 
-export const { opening, opened, notOpened, edited, held, waiting, changed, refused, gone, photosCame } =
-  openJob.actions;
+export const {
+  opening,
+  opened,
+  notOpened,
+  edited,
+  held,
+  waiting,
+  changed,
+  refused,
+  gone,
+  photosCame,
+  headsCame,
+} = openJob.actions;

@@ -94,8 +94,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return turnToSuit(job);
     case "back to computed":
       return backToComputed(job, edit.cell);
-    case "faces":
-      return { ...job, faces: changed(job.faces, edit.faces) };
+    case "crop":
+      return { ...job, crop: edit.crop };
     case "backdrops":
       return { ...job, backdrops: changed(job.backdrops, edit.backdrops) };
     case "place":

@@ -104,17 +104,14 @@ export function putInOne(job: Job, key: CellName, photo: PhotoId): Job {
   return withShot({ ...job, cells }, name, swapped(shotNamed(job, own?.shot ?? slot), photo));
 }
 
-/** Every photo lies on its side where that shows more of it, whatever it was turned to before; but no head does. */
+/**
+ * Every photo lies on its side where that shows more of it, whatever it was turned to before. One with heads in it stands all
+ * the same: the plan knows them.
+ */
 export function turnToSuit(job: Job): Job {
-  const laid = new Map([...laidCells(job).values()].map(({ shot, photo }) => [shot, photo]));
+  const laid = [...laidCells(job).values()].map(({ shot }) => shot);
   const own = Object.values(job.cells).flatMap(({ shot }) => shot ?? []);
-  const isHead = (shot: ShotName) => {
-    const photo = shotNamed(job, shot).photo ?? laid.get(shot) ?? null;
-    return photo !== null && photo in job.faces;
-  };
-  return [...new Set([...laid.keys(), ...own])]
-    .filter((shot) => !isHead(shot))
-    .reduce((next, shot) => setShot(next, shot, { turn: "suit" }), job);
+  return [...new Set([...laid, ...own])].reduce((next, shot) => setShot(next, shot, { turn: "suit" }), job);
 }
 
 export const shareShot = (job: Job, keys: readonly CellName[], shot: ShotName): Job => ({

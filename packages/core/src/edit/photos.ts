@@ -110,13 +110,13 @@ export const tagPhotos = (job: Job, photos: readonly PhotoId[], tag: string, on:
     return { tags: on ? [...others, tag] : others };
   });
 
-/** The job without what was said of a photo: where the head is in it, what stands behind, where it is laid over. */
+/** The job without what was said of a photo: where heads are in it, what stands behind, where it is laid over. */
 function without(job: Job, photo: PhotoId): Job {
-  const { [photo]: _face, ...faces } = job.faces;
+  const { [photo]: _heads, ...heads } = job.heads;
   const { [photo]: _backdrop, ...backdrops } = job.backdrops;
   const { [photo]: _said, ...list } = job.list;
   const graphics = Object.fromEntries(
     Object.entries(job.graphics).filter(([, { of }]) => of.kind !== "photo" || of.photo !== photo),
   );
-  return { ...job, faces, backdrops, list, graphics };
+  return { ...job, heads, backdrops, list, graphics };
 }

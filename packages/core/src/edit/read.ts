@@ -14,9 +14,13 @@ export function readEdit(value: unknown): EditReading {
 /** Parts of a target that pages before job version 8 had in the sheet. */
 const IN_SHEET_7: ReadonlySet<string> = new Set(["printer", "ppi", "enlarged", "bleed"]);
 
+/** Changes nothing: what pages of version 8 found in photos belongs to the photos, which are looked at here. */
+const NOTHING: JobEdit = { do: "mark photos", photos: [], change: {} };
+
 /** An edit as it is made today; pages of version 7 changed one part at a time. */
 function current(value: unknown): unknown {
   const { do: what, change } = (value ?? {}) as { do?: unknown; change?: unknown };
+  if (what === "faces") return NOTHING;
   if (typeof change !== "object" || change === null) return value;
   const parts = Object.keys(change);
   if (what === "press") {

@@ -75,7 +75,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   "share shot": "shot number",
   "turn to suit": "turning photos where it helps",
   "back to computed": "back to computed",
-  faces: "where heads are",
+  crop: "what crops keep",
   backdrops: "background",
   "keep worn": "keeping the style on",
   ground: "the sheet’s colour",

@@ -11,7 +11,6 @@ import { targetSchema } from "../job/target.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
 import { backdropSchema } from "../photo/backdrop/schema.ts";
 import { shotSchema } from "../photo/crop/schema.ts";
-import { faceSchema } from "../photo/portrait/face.ts";
 import { LIMITS } from "../schema/index.ts";
 import { cellName, itemName, sheetName, shotName } from "../schema/parts.ts";
 import { imposeSchema } from "../solve/slots/index.ts";
@@ -112,8 +111,8 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("turn to suit") }),
   /** Gives the photo of one cell, and how it sits, back to what the layout would put there. */
   z.strictObject({ do: z.literal("back to computed"), cell }),
-  /** Says where the heads are in photos; null forgets it. */
-  z.strictObject({ do: z.literal("faces"), faces: z.record(photo, faceSchema.nullable()) }),
+  /** Whether crops that nobody set by hand keep heads in, or the middle of photos. */
+  z.strictObject({ do: z.literal("crop"), crop: jobSchema.shape.crop }),
   /** Puts something else behind people; null gives the photo its own background back. */
   z.strictObject({ do: z.literal("backdrops"), backdrops: z.record(photo, backdropSchema.nullable()) }),
   /** Puts cells where a hand has them; a computed cell stays there through later changes of the ticket. */

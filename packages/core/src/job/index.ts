@@ -2,11 +2,13 @@ export {
   JOB_VERSION,
   type Aside,
   type CellByHand,
+  type Crop,
   type Finish,
   type Job,
   type Place,
   type SheetSetup,
 } from "./schema.ts";
+export { headsIn, withHeads } from "./heads.ts";
 export { shotNamed } from "./shots.ts";
 export { jobJsonSchema, readJob, readStyle, type JobReading, type StyleReading } from "./read.ts";
 export { finishedSheet, layoutArea } from "./area.ts";

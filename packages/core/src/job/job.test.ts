@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { applyEdit } from "../edit/index.ts";
 import { freshJob, JOB_KINDS } from "../kinds/index.ts";
 import { jobJsonSchema, readJob, type Job } from "./index.ts";
-import { asVersion7 } from "./testing/older.ts";
+import { asVersion7, asVersion8 } from "./testing/older.ts";
 
 describe("readJob", () => {
   it("reads what it writes", () => {
@@ -66,9 +66,29 @@ describe("readJob", () => {
     const old = { ...job, version: 1, ticket: { ...ticket, turnPieces: true }, sheet };
     const reading = readJob(JSON.parse(JSON.stringify(old)));
     if (!reading.ok) throw new Error(reading.faults[0]!.why);
-    expect(reading.job).toEqual(
-      applyEdit(freshJob("copies", "Badges"), { do: "ticket", change: { turnPieces: "all" } }),
-    );
+    expect(reading.job).toEqual({
+      ...applyEdit(freshJob("copies", "Badges"), { do: "ticket", change: { turnPieces: "all" } }),
+      crop: "middle",
+    });
+  });
+
+  it("keeps the head that version 8 had for a photo, and crops as that did", () => {
+    const at = (y: number) => ({ x: 0.5, y });
+    const face = {
+      crown: at(0.2),
+      skull: null,
+      chin: at(0.6),
+      leftEye: { x: 0.4, y: 0.4 },
+      rightEye: { x: 0.6, y: 0.4 },
+      ears: null,
+      sure: true,
+    };
+    const old = { ...asVersion8(freshJob("portraits", "Badges")), faces: { ada: face } };
+    const reading = readJob(JSON.parse(JSON.stringify(old)));
+    expect(reading).toMatchObject({
+      ok: true,
+      job: { version: 9, heads: { ada: [{ ...face, pose: null }] }, crop: "middle" },
+    });
   });
 
   it("brings names that were places up to date: version 6, of every way that cells came by", () => {

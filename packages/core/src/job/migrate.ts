@@ -130,6 +130,18 @@ const STEPS: Record<number, (job: Values) => Values> = {
       ),
     };
   },
+  // Version 8 kept the head of a photo in the job, one alone, and cropped around the middle of photos.
+  8: ({ faces, ...job }) => ({
+    ...job,
+    version: 9,
+    heads: Object.fromEntries(
+      Object.entries((faces ?? {}) as Values).map(([photo, face]) => [
+        photo,
+        [{ pose: null, ...(face as Values) }],
+      ]),
+    ),
+    crop: "middle",
+  }),
 };
 
 /** How a job of version 6 named things: after their place among the photos, or on their sheets. */

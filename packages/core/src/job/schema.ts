@@ -30,7 +30,7 @@ import { photoRefSchema, pickSchema } from "./stash/schema.ts";
 import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 8;
+export const JOB_VERSION = 9;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -136,7 +136,16 @@ export const jobSchema = z
     shots: shotsSchema.describe(
       "By shot: cells of one shot always show the same photo in the same way. p7 is photo 7 wherever it comes by itself",
     ),
-    faces: z.record(photoId, faceSchema).describe("By photo: where the head is in it"),
+    heads: z
+      .record(photoId, z.array(faceSchema).max(LIMITS.heads))
+      .describe(
+        "By photo: where heads are in it, in a job that was taken along, to a file or a run; on the table the photos themselves are asked",
+      ),
+    crop: z
+      .enum(["heads", "middle"])
+      .describe(
+        "Where photos that fill their cell lie, nothing being set by hand: so that heads are kept in, or around their middle",
+      ),
     backdrops: z.record(photoId, backdropSchema).describe("By photo: what stands behind the person instead"),
     cells: cellsSchema.describe(
       "By cell: what was set by hand against the computed layout, and cells added by hand",
@@ -171,6 +180,7 @@ export const jobSchema = z
 export type Place = z.infer<typeof placeSchema>;
 export type CellByHand = z.infer<typeof cellSchema>;
 export type SheetSetup = z.infer<typeof sheetSchema>;
+export type Crop = Job["crop"];
 export type Finish = z.infer<typeof finishSchema>;
 export type Job = z.infer<typeof jobSchema>;
 /** What a job that is of another kind now keeps of a kind. */

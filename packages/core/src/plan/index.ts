@@ -1,6 +1,7 @@
 export { movedCell, movedGround, movedInk, movedStroke, type Move } from "./moved.ts";
 export type { CellPlan, GroundPlan, ItemPlan, SheetPlan } from "./types.ts";
 export { AWAY } from "./cellInk.ts";
+export { headsOn } from "./headsOn.ts";
 export { holdOf, onPiece } from "./hold.ts";
 export { uprightPiece, type UprightPiece } from "./piece.ts";
 export { coarse } from "./coarse.ts";

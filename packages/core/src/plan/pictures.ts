@@ -1,8 +1,8 @@
-import { onItsSide, turnedBy, type Rect } from "../base/geometry/index.ts";
+import { onItsSide, turnedBy, type Quarter, type Rect } from "../base/geometry/index.ts";
 import { um } from "../base/length/index.ts";
 import { remembered } from "../base/remembered.ts";
 import type { DocumentRule } from "../catalogue/rules/index.ts";
-import { shotNamed, type Job } from "../job/index.ts";
+import { headsIn, shotNamed, type Job } from "../job/index.ts";
 import { kindOf, type Slot } from "../kinds/index.ts";
 import {
   COMPUTED_SHOT,
@@ -12,6 +12,7 @@ import {
   type PixelSize,
   type Sits,
 } from "../photo/crop/index.ts";
+import { keepHeads } from "../photo/heads/index.ts";
 import { placeFace, type Face } from "../photo/portrait/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import type { PhotoId, ShotName } from "../schema/index.ts";
@@ -30,8 +31,17 @@ export function pictures(job: Job, photos: Photos) {
     const facts = photos[id];
     if (!facts) return { picture: null, sits: own, computed: COMPUTED_SHOT };
     const upright = uprightPiece(cell);
-    const computed = byRule(kind.ruleOf(job, shot), job.faces[id], facts, upright) ?? COMPUTED_SHOT;
-    const sits = isByHand(own) ? own : { ...own, ...computed };
+    const heads = headsIn(job, photos, id);
+    const keeping = (turn: Quarter) => withHeadsIn(job, heads, facts, upright, turn);
+    const computed = byRule(kind.ruleOf(job, shot), heads[0], facts, upright) ?? keeping(0);
+    const turn = own.turn === "suit" && heads.length > 0 ? 0 : own.turn;
+    const sits = isByHand(own, { ...COMPUTED_SHOT, turn: own.turn })
+      ? { ...own, turn }
+      : turn === 0
+        ? computed
+        : turn === "suit"
+          ? own
+          : keeping(turn);
     const picture = placePicture(facts, upright.opening, upright.cover, sits);
     return {
       picture: cell.turn % 180 === 0 ? picture : onItsSideToo(picture, upright.finished.height),
@@ -79,6 +89,19 @@ function byRule(
 ): Sits | null {
   if (!rule || !face) return null;
   return placedByRule(face, { width, height }, { finished: opening, cover }, rule)?.sits ?? null;
+}
+
+/** How a photo that is turned sits: so that its heads are in the cell where that is asked for, around its middle else. */
+function withHeadsIn(
+  { crop }: Job,
+  heads: readonly Face[],
+  { width, height }: PixelSize,
+  { opening, cover }: UprightPiece,
+  turn: Quarter,
+): Sits {
+  const keeps = crop === "heads" && heads.length > 0;
+  const centre = keeps ? keepHeads({ width, height }, { opening, cover }, heads, turn) : COMPUTED_SHOT.centre;
+  return { ...COMPUTED_SHOT, turn, centre };
 }
 
 type Piece = Pick<CellPlan, "finished" | "opening" | "cover" | "turn">;

@@ -50,6 +50,8 @@ export const LIMITS = {
   wholeCollage: 120,
   sheets: 10_000,
   ppi: { least: 36, most: 2400 },
+  /** Heads that are looked for in one photo. */
+  heads: 32,
   /** Photos in one job's stash. */
   stash: 5000,
   /** Pixels of one sheet. A 44 × 64 cm sheet at 720 ppi has 226 million. */

@@ -14,7 +14,7 @@ export type Previews = Record<PreviewSize, Buffer>;
  *
  * This is also what finds out whether the picture part of the file is whole. Throws BadPhoto when it is not.
  */
-export async function makePreviews(path: string): Promise<Previews> {
+export async function makePreviews(path: string | Buffer): Promise<Previews> {
   const largest = PREVIEW_SIZES.at(-1)!;
   let decoded;
   try {

@@ -10,10 +10,10 @@ import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { noticed } from "../../app/noticeSlice.ts";
 import { useDoing } from "../../app/useDoing.ts";
+import { useFollow } from "../../app/useFollow.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
-import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { edit } from "../../table/edits.ts";
-import { selectPeople } from "../../table/faces.ts";
+import { selectLooking, selectPeople } from "../../table/heads.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { button } from "../../ui/button.ts";
@@ -23,7 +23,7 @@ import { PersonRow } from "./PersonRow.tsx";
 /** Everyone of a job of document photos: who passes, who does not, and why. */
 export function PeopleView() {
   const { id, job, failure } = useOpenJob("People");
-  useFindFaces();
+  useFollow(id);
   if (failure) return <NotOpened why={failure} />;
   if (!job) return <p className="px-6 py-24 text-center text-ink-3">Looking who is there …</p>;
   return <People id={id} job={job} />;
@@ -31,7 +31,7 @@ export function PeopleView() {
 
 function People({ id, job }: { id: string; job: Job }) {
   const reports = useAppSelector(selectPeople);
-  const looking = useAppSelector((state) => state.faces.looking);
+  const looking = useAppSelector(selectLooking);
   const { bring, arriving, refused, forgetRefused } = useArrivals();
   const [problems, setProblems] = useState<string[]>([]);
   const dispatch = useAppDispatch();

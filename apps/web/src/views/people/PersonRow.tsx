@@ -11,7 +11,7 @@ import {
 import { ScanFace, X } from "lucide-react";
 import { memo, useState } from "react";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
-import { FaceEditor } from "../../portraits/FaceEditor.tsx";
+import { HeadEditor } from "../../portraits/HeadEditor.tsx";
 import { StateBadge } from "../../portraits/Figures.tsx";
 import { useRuleRegions } from "../../portraits/useRuleRegions.ts";
 import { edit } from "../../table/edits.ts";
@@ -170,7 +170,13 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
           <X size={15} aria-hidden />
         </button>
         {edits && record && (
-          <FaceEditor report={report} record={record} words={words} onClose={() => setEdits(false)} />
+          <HeadEditor
+            photo={report.photo!}
+            record={record}
+            name={report.name}
+            report={report}
+            onClose={() => setEdits(false)}
+          />
         )}
       </td>
     </tr>

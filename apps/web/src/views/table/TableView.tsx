@@ -6,7 +6,6 @@ import { NotOpened } from "../../app/NotOpened.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { useFollow } from "../../app/useFollow.ts";
 import { useTitle } from "../../app/useTitle.ts";
-import { useFindFaces } from "../../portraits/useFindFaces.ts";
 import { open } from "../../table/edits.ts";
 import { CellCard } from "./CellCard.tsx";
 import { CheckList } from "./CheckList.tsx";
@@ -40,7 +39,6 @@ export function TableView() {
   }, [dispatch, id]);
   useFollow(id ?? null);
   useKeys();
-  useFindFaces();
   useTitle(name ?? null);
 
   if (failure) return <NotOpened why={failure} />;

@@ -149,5 +149,5 @@ it("jobs of the version before get a press and a true printer", () => {
     style,
     sheet: { ...(old.sheet as object), printer: { ...printer, price } },
   };
-  expect(readJob(before)).toEqual({ ok: true, job: badges });
+  expect(readJob(before)).toEqual({ ok: true, job: { ...badges, crop: "middle" } });
 });

@@ -51,7 +51,7 @@ export function withoutPhotos(job: Job): Job {
     // Marks and folders are those of the photos: the next ones would all be left out by them.
     pick: { ...job.pick, stars: 0, tag: null, folder: null },
     list: {},
-    faces: {},
+    heads: {},
     backdrops: {},
     aside: {},
     graphics,

@@ -23,12 +23,18 @@ const face: Face = {
   rightEye: { x: 0.58, y: 1850 / 4000 },
   ears: null,
   sure: true,
+  pose: null,
 };
 const add = (...ids: (keyof typeof photos)[]): JobEdit => ({
   do: "add photos",
   photos: ids.map((id) => ({ id, name: `${id}.jpg` })),
 });
 const make = (...edits: JobEdit[]): Job => edits.reduce(applyEdit, freshJob("portraits", "Test"));
+/** A job whose photos’ heads are known. */
+const seen = (faces: Record<string, Face>, ...edits: JobEdit[]): Job => ({
+  ...make(...edits),
+  heads: Object.fromEntries(Object.entries(faces).map(([photo, one]) => [photo, [one]])),
+});
 const ticket = (job: Job) => job.ticket as TicketOf<"portraits">;
 const words = { unit: "mm", locale: "en-GB", ppi: 300 } as const;
 const report = (job: Job) => reportPeople(job, photos, arrange(job, photos), words);
@@ -103,8 +109,8 @@ describe("people of a job", () => {
   });
 
   it("take what was known of their photo with it", () => {
-    const job = make(add("ada"), { do: "faces", faces: { ada: face } }, { do: "remove photo", photo: "ada" });
-    expect(job.faces).toEqual({});
+    const job = applyEdit(seen({ ada: face }, add("ada")), { do: "remove photo", photo: "ada" });
+    expect(job.heads).toEqual({});
   });
 
   it("come along when a job becomes one of document photos, and a pattern keeps none of them", () => {
@@ -203,7 +209,7 @@ describe("pieces of people", () => {
 
 describe("how people stand to their rules", () => {
   it("says who passes, who was not measured and who has no photo", () => {
-    const job = make(add("ada", "ben"), { do: "faces", faces: { ada: face } });
+    const job = seen({ ada: face }, add("ada", "ben"));
     const people = [...ticket(job).people, { ...ticket(job).people[0]!, shot: 9, name: "Cleo", photo: null }];
     const all = report(applyEdit(job, { do: "ticket", change: { people } }));
     expect(all.map(({ name, state }) => [name, state])).toEqual([
@@ -216,7 +222,7 @@ describe("how people stand to their rules", () => {
   });
 
   it("follows the rule when that is changed, until a hand sets the crop", () => {
-    const job = make(add("ada"), { do: "faces", faces: { ada: face } });
+    const job = seen({ ada: face }, add("ada"));
     const us: JobEdit = {
       do: "ticket",
       change: { rule: "us-passport", rules: [ruleById("us-passport")] },
@@ -235,7 +241,7 @@ describe("how people stand to their rules", () => {
   });
 
   it("passes nobody whose rule states more than was measured", () => {
-    const job = make(add("ada"), { do: "faces", faces: { ada: face } });
+    const job = seen({ ada: face }, add("ada"));
     const [ada] = report(job);
     expect(ada).toMatchObject({ state: "not measured", background: { is: "not measured" } });
     expect(ada!.advice).toBe(
@@ -283,13 +289,12 @@ describe("how people stand to their rules", () => {
   });
 
   it("asks for the ears where the rule has a head width, and for a look where the program is not sure", () => {
-    const job = make(
-      add("ada"),
-      { do: "faces", faces: { ada: face } },
-      { do: "ticket", change: { rule: "cn-passport", rules: [ruleById("cn-passport")] } },
-    );
+    const job = seen({ ada: face }, add("ada"), {
+      do: "ticket",
+      change: { rule: "cn-passport", rules: [ruleById("cn-passport")] },
+    });
     expect(report(job)[0]).toMatchObject({ state: "no handles", advice: expect.stringContaining("ears") });
-    const unsure = make(add("ada"), { do: "faces", faces: { ada: { ...face, sure: false } } });
+    const unsure = seen({ ada: { ...face, sure: false } }, add("ada"));
     expect(report(unsure)[0]!.state).toBe("unsure");
   });
 });

@@ -6,6 +6,18 @@ const point = z
     "A point of the upright photo, 0…1 from left and top; a little outside where the photo cuts it off",
   );
 
+/** What is seen of a face beside where it is. */
+const poseSchema = z.strictObject({
+  score: z.number().min(0).max(1).describe("How sure it is that this is a face"),
+  yaw: z.number().min(-180).max(180).describe("Where it looks: degrees to the right as the picture is seen"),
+  pitch: z.number().min(-180).max(180).describe("Degrees upwards"),
+  eyes: z
+    .strictObject({ left: z.number().min(0).max(10), right: z.number().min(0).max(10) })
+    .describe("How far the eyes are open: height against width"),
+  mouth: z.number().min(0).max(10).describe("How far the lips are apart: height against width"),
+  cut: z.boolean().describe("Whether the photo ends before the head does"),
+});
+
 /** Where a head is in a photo. Left and right are as the picture is seen. */
 export const faceSchema = z.strictObject({
   crown: point.describe("The top of the head as it is seen, hair included"),
@@ -18,6 +30,7 @@ export const faceSchema = z.strictObject({
     .nullable()
     .describe("The outermost points of the head at the ears, hair not included; null where nobody asked"),
   sure: z.boolean().describe("Whether it was set or looked at by a person, or found beyond doubt"),
+  pose: poseSchema.nullable().describe("What else was found of it; null for one that was set by hand"),
 });
 
 export type Face = z.infer<typeof faceSchema>;
@@ -67,5 +80,6 @@ export const middleFace = ({ width, height }: { width: number; height: number })
     rightEye: { x: 0.5 + eye / 1.4, y: top + head * 0.52 },
     ears: null,
     sure: false,
+    pose: null,
   };
 };

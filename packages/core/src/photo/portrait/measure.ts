@@ -71,8 +71,8 @@ export function measureFace(
   };
 }
 
-/** Where points of the photo come to lie on the finished piece. */
-function onPaper(photo: PixelSize, finished: Rect, cover: Rect, sits: Sits) {
+/** Where points of the photo come to lie on the finished piece, in µm from its corner. */
+export function onPaper(photo: PixelSize, finished: Rect, cover: Rect, sits: Sits) {
   const { placed, turn } = placePicture(photo, finished, cover, sits);
   const middle = { x: cover.x + cover.width / 2, y: cover.y + cover.height / 2 };
   const radians = (sits.level * Math.PI) / 180;

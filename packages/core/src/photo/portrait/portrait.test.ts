@@ -43,6 +43,7 @@ function head(
     rightEye: at(0.15 * height, 0),
     ears: { left: at(-width / 2, 0.05 * height), right: at(width / 2, 0.05 * height) },
     sure: true,
+    pose: null,
   };
 }
 

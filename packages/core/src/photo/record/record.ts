@@ -1,3 +1,5 @@
+import type { Face } from "../portrait/index.ts";
+
 /** File formats read as photos, by what the content says. */
 export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif", "heic"] as const;
 export type PhotoFormat = (typeof PHOTO_FORMATS)[number];
@@ -15,6 +17,12 @@ export interface Exposure {
   focalLength?: number;
   /** Local time of the camera, ISO 8601 without a zone: "2026-10-03T07:41:12". */
   takenAt?: string;
+}
+
+/** The heads that are in a photo, the largest first, and whether they were found or somebody set them. */
+export interface Seen {
+  heads: Face[];
+  by: "found" | "hand";
 }
 
 /** What is read of a photo once, when it comes in. */
@@ -36,4 +44,6 @@ export interface PhotoRecord {
   title?: string;
   stars?: number;
   keywords?: string[];
+  /** Left out as long as nobody has looked. */
+  seen?: Seen;
 }

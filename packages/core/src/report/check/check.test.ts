@@ -151,10 +151,12 @@ describe("check", () => {
       rightEye: eye(0.6),
       ears: null,
       sure: true,
+      pose: null,
     };
-    const head = applyEdit(job("lying"), { do: "faces", faces: { lying: face } });
+    const head = { ...job("lying"), heads: { lying: [face] } };
     expect(label(head)).toBe("Show the whole photo");
-    expect(applyEdit(head, { do: "turn to suit" }).shots).toEqual({});
+    const turned = arrange(applyEdit(head, { do: "turn to suit" }), photos);
+    expect(turned[0]!.cells[0]!.picture!.turn).toBe(0);
     // 20 × 60 mm: a strip in which the lying photo loses much, and would lose less if it were turned.
     const strip = applyEdit(job("lying"), {
       do: "ticket",

@@ -8,6 +8,7 @@ import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
 import { faces } from "./rules/faces.ts";
+import { heads } from "./rules/heads.ts";
 import { imposition } from "./rules/imposition.ts";
 import { lost } from "./rules/lost.ts";
 import { notOnSheet } from "./rules/notOnSheet.ts";
@@ -30,6 +31,7 @@ const RULES: readonly Rule[] = [
   notOnSheet,
   lost,
   faces,
+  heads,
   paperEdge,
   resolution,
   cropLoss,

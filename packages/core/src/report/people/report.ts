@@ -1,15 +1,18 @@
 import { um, writeMeasure, type WriteOptions } from "../../base/length/index.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
-import type { Job } from "../../job/index.ts";
+import { headsIn, type Job } from "../../job/index.ts";
 import { peopleTicket, personName, quantityOf, ruleFor, type Person } from "../../kinds/index.ts";
 import {
   FIGURE_WORDS,
   measureFace,
   placeFace,
   sayShort,
+  type Face,
   type FaceOnPiece,
   type Figure,
 } from "../../photo/portrait/index.ts";
+import type { PixelSize } from "../../photo/crop/index.ts";
+import { headBox } from "../../photo/heads/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { uprightPiece, type CellPlan, type SheetPlan } from "../../plan/index.ts";
 import { numberedShot, type PhotoId, type ShotName } from "../../schema/index.ts";
@@ -85,7 +88,7 @@ function judge(
       advice: "Add the photo; it goes to who is listed by its name.",
     };
   }
-  const face = job.faces[photo];
+  const face = headsIn(job, photos, photo)[0];
   if (!face) {
     return {
       state: "no handles",
@@ -103,6 +106,13 @@ function judge(
       return { state: "fails", measured, advice: sayBackground(background, rule) };
     if (!face.sure)
       return { state: "unsure", measured, advice: "Look whether the handles are where they should be." };
+    if (isSecond(headsIn(job, photos, photo)[1], face, facts) && facts.seen?.by === "found")
+      return {
+        state: "unsure",
+        measured,
+        advice:
+          "There is a second head in this photo; the larger one was measured. Look whether that is who is meant.",
+      };
     const open = sayNotMeasured(measured, background, rule);
     return { state: open === "" ? "passes" : "not measured", measured, advice: open };
   }
@@ -115,6 +125,17 @@ function judge(
     short ?? `${said(failing, write)} A crop that passes is there: give the photo back to the rule.`;
   return { state: "fails", measured, advice, mendable: short === null };
 }
+
+/** A second head at least this large against the first may be the one that is meant. */
+const SECOND = 0.5;
+
+const isSecond = (second: Face | undefined, first: Face, photo: PixelSize): boolean => {
+  const height = (face: Face) => {
+    const { top, bottom } = headBox(face, photo);
+    return bottom - top;
+  };
+  return second !== undefined && height(second) > SECOND * height(first);
+};
 
 /** What a rule leaves to the eye, or states and nobody measured; empty where everything was measured. */
 function sayNotMeasured(measured: FaceOnPiece, background: BackgroundState, rule: DocumentRule): string {

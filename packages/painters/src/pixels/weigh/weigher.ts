@@ -25,8 +25,8 @@ export class Weigher {
   private packed8 = new Uint8Array();
   private packed16 = new Uint16Array();
   /** The line to be resampled, and the sum of lines, pixel by pixel of four floats. */
-  plane = new Float32Array();
-  sum = new Float32Array();
+  plane: Float32Array = new Float32Array();
+  sum: Float32Array = new Float32Array();
 
   private constructor() {}
 

@@ -1,10 +1,11 @@
 import type { PhotoRef } from "@wide-quilt/core";
-import { Replace, Star, X } from "lucide-react";
+import { Replace, ScanFace, Star, X } from "lucide-react";
 import { useState } from "react";
 import { server } from "../../../api/client.ts";
 import { sentenceOf } from "../../../api/problem.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { noticed } from "../../../app/noticeSlice.ts";
+import { HeadEditor } from "../../../portraits/HeadEditor.tsx";
 import { edit } from "../../../table/edits.ts";
 import { photosCame } from "../../../table/openJob.ts";
 import { selectCell, selectPlaces } from "../../../table/sheets.ts";
@@ -84,7 +85,12 @@ export function PhotoActs({ shown }: { shown: readonly PhotoRef[] }) {
       <Stars ids={ids} stars={photo.stars ?? 0} />
       <Tags ids={ids} photo={photo} />
       {one && <Places id={photo.id} />}
-      {one && <ReplaceEverywhere photo={photo} />}
+      {one && (
+        <div className="-ml-2 flex flex-wrap">
+          <Heads photo={photo} />
+          <ReplaceEverywhere photo={photo} />
+        </div>
+      )}
     </section>
   );
 }
@@ -199,6 +205,31 @@ function Places({ id }: { id: string }) {
   );
 }
 
+/** How many heads are known in a photo; they are looked at and corrected in their editor. */
+function Heads({ photo }: { photo: PhotoRef }) {
+  const [open, setOpen] = useState(false);
+  const record = useAppSelector((state) => state.openJob.photos[photo.id]);
+  if (!record) return null;
+  const count = record.seen?.heads.length;
+  return (
+    <>
+      <button type="button" className={`${button.quiet} ${small}`} onClick={() => setOpen(true)}>
+        <ScanFace size={13} aria-hidden />
+        {count === undefined ? "Heads" : count === 0 ? "No head" : count === 1 ? "1 head" : `${count} heads`}
+      </button>
+      {open && (
+        <HeadEditor
+          photo={photo.id}
+          record={record}
+          name={photo.name}
+          report={null}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </>
+  );
+}
+
 /** Another file for a photo in every cell that shows it; everything set by hand stays. */
 function ReplaceEverywhere({ photo }: { photo: PhotoRef }) {
   const dispatch = useAppDispatch();
@@ -222,7 +253,7 @@ function ReplaceEverywhere({ photo }: { photo: PhotoRef }) {
     <FileButton
       label="File to replace it with"
       accept={ACCEPTED}
-      className={`${button.quiet} ${small} -ml-2 self-start`}
+      className={`${button.quiet} ${small}`}
       onFiles={(files) => void replace(files)}
     >
       <Replace size={13} aria-hidden /> Replace everywhere

@@ -1,9 +1,10 @@
-import { ImagePlus } from "lucide-react";
+import { ImagePlus, Pause, Play } from "lucide-react";
 import { memo, useMemo, useRef, useState } from "react";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { newId } from "../../../app/ids.ts";
 import { useLaterSelector } from "../../../app/later.ts";
 import { edit } from "../../../table/edits.ts";
+import { pauseHeads, selectLooking } from "../../../table/heads.ts";
 import { selectEmpty, selectPicked, selectUses } from "../../../table/sheets.ts";
 import { Progress } from "../../../ui/Progress.tsx";
 import { SearchField } from "../../../ui/SearchField.tsx";
@@ -17,6 +18,30 @@ import { ACCEPTED, useArrivals } from "./useArrivals.ts";
 
 /** From this many photos on, searching and sorting are worth their room. */
 const MANY = 5;
+
+/** How far the search for heads in photos is. It waits for nobody, and nobody waits for it. */
+function LookingForHeads() {
+  const dispatch = useAppDispatch();
+  const looking = useLaterSelector(selectLooking);
+  if (!looking) return null;
+  const { done, of, paused } = looking;
+  return (
+    <div className="mt-3 flex items-center gap-2 text-[12px] text-ink-2">
+      <span role="status" className="min-w-0 grow">
+        {paused ? "Heads: paused at" : "Looking for heads:"} {done} of {of}
+      </span>
+      <button
+        type="button"
+        className="rounded p-1.5 text-ink-2 hover:bg-white"
+        aria-label={paused ? "Look for heads again" : "Pause looking for heads"}
+        title={paused ? "Look on" : "Pause"}
+        onClick={() => void dispatch(pauseHeads(!paused))}
+      >
+        {paused ? <Play size={13} aria-hidden /> : <Pause size={13} aria-hidden />}
+      </button>
+    </div>
+  );
+}
 
 /** The photos of the job: brought in, found, put in cells. */
 export const Stash = memo(function Stash() {
@@ -80,6 +105,7 @@ export const Stash = memo(function Stash() {
             </button>
           </div>
         )}
+        <LookingForHeads />
         <FillEmpty />
         {refused.length > 0 && <Refused refused={refused} onClose={forgetRefused} />}
         <input

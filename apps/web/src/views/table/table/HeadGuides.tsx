@@ -6,15 +6,15 @@ import {
   type FaceOnPiece,
   type PersonReport,
 } from "@wide-quilt/core";
+import { useMemo } from "react";
 import { useAppSelector } from "../../../app/hooks.ts";
-import { selectPeople } from "../../../table/faces.ts";
+import { selectHeads, selectPeople } from "../../../table/heads.ts";
 
 /** Lines of the rule over the chosen portrait: crown, eyes and chin as they are, and the bands where they may be. */
 export function HeadGuides({ cell, px }: { cell: CellPlan; px(um: number): number }) {
   const report = useAppSelector(selectPeople).find(({ person }) => numberedShot(person.shot) === cell.shot);
-  const face = useAppSelector(({ openJob }) =>
-    report?.photo ? openJob.job?.faces[report.photo] : undefined,
-  );
+  const photo = report?.photo ?? "";
+  const face = useAppSelector(useMemo(() => selectHeads(photo), [photo]))[0];
   if (!report?.measured || !face) return null;
   const { finished, turn, angle } = cell;
   const { width, height } = turnedSize(finished, turn);

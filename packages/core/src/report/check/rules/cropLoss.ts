@@ -1,4 +1,5 @@
 import { writeNumber } from "../../../base/length/index.ts";
+import { headsIn } from "../../../job/index.ts";
 import { placePicture, type Turn } from "../../../photo/crop/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf, shownShots, type ShownShot } from "../shots.ts";
@@ -55,7 +56,7 @@ function betterTurn({ cells, picture }: ShownShot, { job, photos }: Inspection):
   const cell = cells[0]!;
   const { width, height } = cell.finished;
   if (Math.max(width / height, height / width) > STRIP) return null;
-  if (cell.photo !== null && cell.photo in job.faces) return null;
+  if (cell.photo !== null && headsIn(job, photos, cell.photo).length > 0) return null;
   const facts = cell.photo === null ? undefined : photos[cell.photo];
   const current = { ...cell.sits, photo: cell.photo };
   if (!facts || current.turn !== 0 || cell.turn !== 0) return null;

@@ -62,33 +62,32 @@ function lost(inspection: Inspection): Finding[] {
   const { mayLose } = first.sheet;
   const most = um(Math.max(mayLose.top, mayLose.right));
   const closest = um(Math.max(0, most - Math.max(...near.map(({ by }) => by))));
-  const { margins, trim } = job.sheet;
-  const wider = (margin: Edges["top"], lost: Edges["top"]) => um(Math.max(margin, lost));
-  const mends = !first.cell.placed && trim === null;
+  const away = keepAway(job, first);
   return [
     {
       rule: "may-be-lost",
       level: "look",
       sentence: `${job.target.printer.name} prints can lose up to ${writeLength(most, writing)} at each edge. ${sentenceCase(cellsReach(near.length, "come"))} as near as ${writeMeasure(closest, writing)}.`,
       cells: keysOf(near.map(({ cell }) => cell)),
-      mend: mends
-        ? {
-            label: `Keep ${writeLength(most, writing)} away`,
-            edit: {
-              do: "sheet",
-              change: {
-                margins: {
-                  top: wider(margins.top, mayLose.top),
-                  right: wider(margins.right, mayLose.right),
-                  bottom: wider(margins.bottom, mayLose.bottom),
-                  left: wider(margins.left, mayLose.left),
-                },
-              },
-            },
-          }
-        : undefined,
+      mend: away && { label: `Keep ${writeLength(most, writing)} away`, edit: away },
     },
   ];
+}
+
+/** Margins as wide as what may be lost; left out for a cell that no margin moves. */
+export function keepAway(
+  { sheet }: Job,
+  { cell, sheet: { mayLose } }: Pick<Reaching, "cell" | "sheet">,
+): JobEdit | undefined {
+  if (cell.placed || sheet.trim !== null) return undefined;
+  const { margins } = sheet;
+  const wider = (side: keyof Edges) => um(Math.max(margins[side], mayLose[side]));
+  return {
+    do: "sheet",
+    change: {
+      margins: { top: wider("top"), right: wider("right"), bottom: wider("bottom"), left: wider("left") },
+    },
+  };
 }
 
 /** How far a rectangle sticks out of another at its worst side. */

@@ -1,134 +1,23 @@
 import {
   FACE_HANDLES,
-  middleFace,
+  headBox,
   pointOf,
   withPoint,
   type Face,
   type FaceHandle,
-  type PersonReport,
   type PhotoRecord,
 } from "@wide-quilt/core";
-import { ScanFace } from "lucide-react";
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from "react";
 import { address } from "../api/client.ts";
-import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
-import { newId } from "../app/ids.ts";
-import { edit } from "../table/edits.ts";
-import { findFaceOf } from "../table/faces.ts";
-import { held } from "../table/openJob.ts";
-import { selectJob } from "../table/sheets.ts";
-import { OverPage } from "../ui/OverPage.tsx";
-import { button } from "../ui/button.ts";
-import type { Words } from "../words/words.ts";
-import { Figures, StateBadge } from "./Figures.tsx";
 
-interface Props {
-  report: PersonReport;
-  record: PhotoRecord;
-  words: Words;
-  onClose(): void;
-}
-
-/** Room for the photo, in CSS pixels. */
-const ROOM = { width: 500, height: 560 };
 /** What an arrow key moves a handle by, in thousandths of the photo's height; with Shift ten times that. */
 const STEP = 0.001;
 
-/** The photo with the handles of the head on it, and what they come to on the finished piece. */
-export function FaceEditor({ report, record, words, onClose }: Props) {
-  const dispatch = useAppDispatch();
-  const photo = report.photo!;
-  const face = useAppSelector((state) => selectJob(state)?.faces[photo]);
-  const said = useAppSelector((state) => state.faces.said[photo]);
-  const [zoom, setZoom] = useState(1);
-  const [looks, setLooks] = useState(false);
-  const [gesture] = useState(() => newId());
-  const set = (next: Face, own?: string) => dispatch(edit({ do: "faces", faces: { [photo]: next } }, own));
-  const find = async () => {
-    setLooks(true);
-    await dispatch(findFaceOf(photo));
-    setLooks(false);
-  };
-  const fitting = Math.min(ROOM.width / record.width, ROOM.height / record.height);
-  const scale = fitting * zoom;
-  const needsEars = report.rule.headWidth !== undefined;
-  return (
-    <OverPage open wide title={`Head of ${report.name}`} onClose={onClose}>
-      <div className="grid grid-cols-[minmax(0,1fr)_236px] gap-5">
-        <div>
-          <div
-            className="relative max-h-[560px] overflow-auto rounded-lg bg-table"
-            tabIndex={zoom > 1 ? 0 : undefined}
-            aria-label="Photo"
-            role="group"
-          >
-            <Handles
-              key={photo}
-              photo={photo}
-              face={face ?? null}
-              record={record}
-              scale={scale}
-              ears={needsEars}
-              skull={report.rule.crown === "skull"}
-              onMove={(next) => dispatch(held({ do: "faces", faces: { [photo]: next } }))}
-              onDone={(next) => set(next)}
-              onKey={(next) => set(next, gesture)}
-            />
-          </div>
-          <label className="mt-3 flex items-center gap-3 text-[12.5px] text-ink-2">
-            Zoom
-            <input
-              type="range"
-              min={1}
-              max={4}
-              step={0.25}
-              value={zoom}
-              className="w-48 accent-accent"
-              onChange={({ target }) => setZoom(Number(target.value))}
-            />
-            <span>Drag a handle, or choose it with Tab and move it with the arrow keys.</span>
-          </label>
-        </div>
-        <div className="flex flex-col gap-3">
-          <div className="flex items-center justify-between">
-            <h3 className="text-[13px] font-semibold">On the finished piece</h3>
-            <StateBadge state={report.state} />
-          </div>
-          {report.measured ? (
-            <Figures measured={report.measured} words={words} />
-          ) : (
-            <p className="text-[12.5px] text-ink-2">Nothing is measured before the handles are set.</p>
-          )}
-          {report.advice !== "" && <p className="text-[12.5px]">{report.advice}</p>}
-          {said && <p className="rounded-md bg-look-soft p-2 text-[12.5px] text-look">{said}</p>}
-          <button type="button" className={button.plain} disabled={looks} onClick={() => void find()}>
-            <ScanFace size={15} aria-hidden />{" "}
-            {looks ? "Looking …" : face ? "Find the head again" : "Find the head"}
-          </button>
-          {!face && (
-            <button type="button" className={button.main} onClick={() => set(middleFace(record))}>
-              Set the handles by hand
-            </button>
-          )}
-          {face && !face.sure && (
-            <button type="button" className={button.main} onClick={() => set({ ...face, sure: true })}>
-              They are where they should be
-            </button>
-          )}
-          <p className="mt-auto text-[12px] text-ink-2">
-            {report.rule.crown === "skull"
-              ? "This rule measures to the skull: put that handle where the head ends under the hair."
-              : "This rule measures to the hair as it is seen."}
-          </p>
-        </div>
-      </div>
-    </OverPage>
-  );
-}
-
 interface HandlesProps {
   photo: string;
+  /** The head that has handles, and the others that are only shown. */
   face: Face | null;
+  others: readonly { face: Face; name: string; choose(): void }[];
   record: PhotoRecord;
   /** CSS pixels a pixel of the photo. */
   scale: number;
@@ -146,7 +35,19 @@ const MOVES: Record<string, [number, number]> = {
   ArrowDown: [0, 1],
 };
 
-function Handles({ photo, face, record, scale, ears, skull, onMove, onDone, onKey }: HandlesProps) {
+/** A photo with the handles of a head on it, moved by hand or by the arrow keys. */
+export function Handles({
+  photo,
+  face,
+  others,
+  record,
+  scale,
+  ears,
+  skull,
+  onMove,
+  onDone,
+  onKey,
+}: HandlesProps) {
   const box = useRef<HTMLDivElement>(null);
   const drag = useRef<{ handle: FaceHandle; face: Face; moved: Face | null } | null>(null);
   const { width, height } = { width: record.width * scale, height: record.height * scale };
@@ -204,6 +105,9 @@ function Handles({ photo, face, record, scale, ears, skull, onMove, onDone, onKe
         draggable={false}
         className="h-full w-full select-none"
       />
+      {others.map(({ face: other, name, choose }) => (
+        <OtherHead key={name} face={other} name={name} record={record} onChoose={choose} />
+      ))}
       {whole && <HeadLines face={whole} skull={skull} />}
       {whole &&
         shown.map((handle) => {
@@ -231,6 +135,37 @@ function Handles({ photo, face, record, scale, ears, skull, onMove, onDone, onKe
           );
         })}
     </div>
+  );
+}
+
+/** A head without handles, as a box to choose it by. */
+function OtherHead({
+  face,
+  name,
+  record,
+  onChoose,
+}: {
+  face: Face;
+  name: string;
+  record: PhotoRecord;
+  onChoose(): void;
+}) {
+  const { left, top, right, bottom } = headBox(face, record);
+  const share = (pixels: number, of: number) => `${(pixels / of) * 100}%`;
+  return (
+    <button
+      type="button"
+      aria-label={`Choose ${name}`}
+      title={name}
+      className="absolute rounded-full border-2 border-dashed border-white/90 shadow-[0_0_0_1px_rgb(32_36_44/0.5)] hover:border-accent focus-visible:outline-2 focus-visible:outline-accent"
+      style={{
+        left: share(left, record.width),
+        top: share(top, record.height),
+        width: share(right - left, record.width),
+        height: share(bottom - top, record.height),
+      }}
+      onClick={onChoose}
+    />
   );
 }
 

@@ -1,0 +1,5 @@
+CREATE TABLE `heads` (
+	`photo` text PRIMARY KEY NOT NULL,
+	`heads` text NOT NULL,
+	`by` text NOT NULL
+);

@@ -1,0 +1,217 @@
+import { EventEmitter } from "node:events";
+import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
+import type { Face, Job, Seen } from "@wide-quilt/core";
+import { eq, isNull } from "drizzle-orm";
+import type { HeadSearch } from "../contract.ts";
+import { DB } from "../data/database.ts";
+import type { Db } from "../data/db.ts";
+import { heads, photos } from "../data/schema.ts";
+import { LiveService } from "../live/live.service.ts";
+import { PhotosService } from "../photos/photos.service.ts";
+import { Ended, Helper, type Terms } from "../processes/helper.ts";
+import { Problem } from "../safety/problem.ts";
+
+/** The preview that is looked at; a larger one shows no more heads, and takes longer to read. */
+const LOOKED_AT = 800;
+/** How far looking at one photo may go. The first one waits for the models as well. */
+const TERMS: Terms = { time: 30_000, memory: 1.5e9 };
+/** The last that gets a turn. */
+const LOWEST = 19;
+/** After so long without work the process is let go, in milliseconds: it holds the models. */
+const IDLE = 30_000;
+/** Windows are told of what was found together, so often, in milliseconds. */
+const NEWS = 200;
+
+/**
+ * Looks for heads in every photo that is here, one after the other, the newest first; never in the way of anything else. A
+ * photo that ends the process twice is left without heads, for a person to set them.
+ */
+@Injectable()
+export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
+  /** Says “heads” whenever some photo is known otherwise. */
+  readonly changed = new EventEmitter<{ heads: [] }>();
+  private waiting: string[] = [];
+  /** Of those that came since the search last was through. */
+  private done = 0;
+  private paused = false;
+  private isClosed = false;
+  private helper: Helper | null = null;
+  private idle: ReturnType<typeof setTimeout> | undefined;
+  private news: Record<string, Seen> = {};
+  private telling: ReturnType<typeof setTimeout> | undefined;
+  private working: Promise<void> | null = null;
+  private inLine: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(PhotosService) private readonly photos: PhotosService,
+    @Inject(LiveService) private readonly live: LiveService,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    this.photos.came.on("photo", (id) => {
+      if (this.seen(id)) return;
+      this.waiting.push(id);
+      this.go();
+    });
+    // Photos that came while nobody looked: of an older version, or before a power cut.
+    this.waiting = this.db
+      .select({ id: photos.id })
+      .from(photos)
+      .leftJoin(heads, eq(heads.photo, photos.id))
+      .where(isNull(heads.photo))
+      .orderBy(photos.addedAt)
+      .all()
+      .map(({ id }) => id);
+    this.go();
+  }
+
+  onModuleDestroy(): void {
+    this.isClosed = true;
+    clearTimeout(this.idle);
+    clearTimeout(this.telling);
+    this.helper?.end();
+  }
+
+  state(): HeadSearch {
+    return { done: this.done, of: this.done + this.waiting.length, paused: this.paused };
+  }
+
+  pause(paused: boolean): HeadSearch {
+    this.paused = paused;
+    this.go();
+    this.tell();
+    return this.state();
+  }
+
+  /** What is known of a photo; null as long as nobody has looked. */
+  seen(photo: string): Seen | null {
+    const row = this.db.select().from(heads).where(eq(heads.photo, photo)).get();
+    return row ? { heads: row.heads, by: row.by } : null;
+  }
+
+  /** Heads as a person set them. Throws a Problem where the photo is not here. */
+  set(photo: string, set: Face[]): Seen {
+    this.known(photo);
+    return this.keep(photo, { heads: set, by: "hand" });
+  }
+
+  /** Looks anew, whatever was known, before all others that wait. */
+  async findAnew(photo: string): Promise<Seen> {
+    this.known(photo);
+    const found = await this.find(photo);
+    if (!found) {
+      throw new Problem(
+        409,
+        "not-looked-at",
+        "Not looked at",
+        "Heads cannot be looked for in this photo. Set them by hand.",
+      );
+    }
+    return this.keep(photo, { heads: found, by: "found" });
+  }
+
+  /**
+   * The job without the heads that it brought along, which are its photos’ from now on, set by hand: those that the photos
+   * have by hand already stay.
+   */
+  takenFrom(job: Job): Job {
+    this.db.transaction((tx) => {
+      for (const [photo, brought] of Object.entries(job.heads)) {
+        tx.insert(heads)
+          .values({ photo, heads: brought, by: "hand" })
+          .onConflictDoUpdate({
+            target: heads.photo,
+            set: { heads: brought, by: "hand" },
+            setWhere: eq(heads.by, "found"),
+          })
+          .run();
+      }
+    });
+    return Object.keys(job.heads).length === 0 ? job : { ...job, heads: {} };
+  }
+
+  private known(photo: string): void {
+    if (!this.photos.record(photo))
+      throw Problem.notFound("photo", "This photo is not here. Drop its file in again.");
+  }
+
+  private keep(photo: string, seen: Seen): Seen {
+    this.db
+      .insert(heads)
+      .values({ photo, ...seen })
+      .onConflictDoUpdate({ target: heads.photo, set: seen })
+      .run();
+    this.changed.emit("heads");
+    this.news[photo] = seen;
+    this.tell();
+    return seen;
+  }
+
+  private go(): void {
+    if (this.paused || this.isClosed || this.waiting.length === 0) return;
+    this.working ??= this.work().finally(() => {
+      this.working = null;
+      this.go();
+    });
+  }
+
+  private async work(): Promise<void> {
+    while (!this.paused && !this.isClosed && this.waiting.length > 0) {
+      const photo = this.waiting.pop()!;
+      if (!this.seen(photo)) {
+        const found = await this.find(photo);
+        if (this.isClosed) return;
+        if (!this.seen(photo)) this.keep(photo, { heads: found ?? [], by: "found" });
+      }
+      this.done++;
+    }
+    if (this.waiting.length === 0) this.done = 0;
+    this.tell();
+  }
+
+  /** The heads in a photo, largest first; null where looking twice ended the process. One photo at a time. */
+  private find(photo: string): Promise<Face[] | null> {
+    const next = this.inLine.then(() => this.look(photo));
+    this.inLine = next.catch(() => undefined);
+    return next;
+  }
+
+  private async look(photo: string): Promise<Face[] | null> {
+    for (let tries = 0; tries < 2; tries++) {
+      if (this.isClosed) return null;
+      try {
+        const path = await this.photos.preview(photo, LOOKED_AT);
+        if (path === null) return null;
+        return await this.process().ask<Face[]>("find", { path }, TERMS);
+      } catch (error) {
+        if (!(error instanceof Ended)) return null;
+      } finally {
+        clearTimeout(this.idle);
+        this.idle = setTimeout(() => this.letGo(), IDLE).unref();
+      }
+    }
+    return null;
+  }
+
+  private process(): Helper {
+    if (this.helper?.isAlive) return this.helper;
+    const entry = new URL("./heads.process.js", import.meta.url);
+    return (this.helper = new Helper(entry, { background: true, priority: LOWEST }));
+  }
+
+  private letGo(): void {
+    this.helper?.end();
+    this.helper = null;
+  }
+
+  /** Tells all windows what was found and how far it is, not more often than they can take in. */
+  private tell(): void {
+    this.telling ??= setTimeout(() => {
+      this.telling = undefined;
+      const seen = this.news;
+      this.news = {};
+      this.live.toAll("heads", { seen, search: this.state() });
+    }, NEWS).unref();
+  }
+}

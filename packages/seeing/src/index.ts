@@ -1,0 +1,3 @@
+export { findHeads, MOST_HEADS } from "./heads.ts";
+export { compiled, type Model, type ModelFiles, type Models } from "./models.ts";
+export { fromSquare, Picture, type Square } from "./picture.ts";

@@ -1,0 +1,69 @@
+import { readFileSync } from "node:fs";
+import { readFile } from "node:fs/promises";
+import { createRequire } from "node:module";
+import { dirname } from "node:path";
+import { compileFunction } from "node:vm";
+import { loadLiteRt } from "@litertjs/core";
+import type { Face } from "@wide-quilt/core";
+import sharp from "sharp";
+import { findHeads } from "./heads.ts";
+import { compiled, type Models } from "./models.ts";
+import { Picture } from "./picture.ts";
+
+const require = createRequire(import.meta.url);
+
+let loading: Promise<Models> | null = null;
+
+/** The models in a program for Node.js, loaded once, when they are first wanted (0.4 s). */
+export const modelsInNode = (): Promise<Models> => (loading ??= load());
+
+/**
+ * The runtime is made for workers of a browser: it brings its own script in by `importScripts` and asks the global
+ * `Module` for its parts. Both are lent to it while it starts.
+ */
+async function load(): Promise<Models> {
+  const folder = dirname(dirname(require.resolve("@litertjs/core")));
+  const glue = `${folder}/wasm/litert_wasm_compat_internal.js`;
+  const silent = () => undefined;
+  const lent = {
+    self: globalThis,
+    Module: {
+      wasmBinary: await readFile(`${folder}/wasm/litert_wasm_compat_internal.wasm`),
+      print: silent,
+      printErr: silent,
+    },
+    importScripts: (script: string) => {
+      const body = `${readFileSync(script, "utf8")}\nreturn ModuleFactory;`;
+      const factory: unknown = compileFunction(body, ["require", "__dirname"])(require, dirname(script));
+      Object.assign(globalThis, { ModuleFactory: factory });
+    },
+  };
+  Object.assign(globalThis, lent);
+  // It looks for a graphics card and says on the console that there is none.
+  const { warn, error } = console;
+  Object.assign(console, { warn: silent, error: silent });
+  try {
+    await loadLiteRt(glue);
+    return await compiled({
+      detection: await model("face_detection/face_detection_full_range_sparse.tflite"),
+      landmarks: await model("face_mesh/face_mesh_solution_packed_assets.data"),
+      segmentation: await model("selfie_segmentation/selfie_segmentation.tflite"),
+    });
+  } finally {
+    Object.assign(console, { warn, error });
+    for (const name of Object.keys(lent)) delete (globalThis as Record<string, unknown>)[name];
+  }
+}
+
+const model = (path: string): Promise<Uint8Array> => readFile(require.resolve(`@mediapipe/${path}`));
+
+/** The longest side of the preview that photos are looked at in; a larger one shows no more heads, and takes longer. */
+export const LOOKED_AT = 800;
+
+/** The heads in a preview of a photo, upright, by its path or its bytes. Throws what sharp throws. */
+export async function headsInPreview(file: string | Uint8Array): Promise<Face[]> {
+  const models = await modelsInNode();
+  const { data, info } = await sharp(file).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  const { width, height } = info;
+  return findHeads(models, new Picture({ data, width, height, channels: 3 }));
+}
