@@ -11,10 +11,12 @@ import { DEMO_PHOTOS, demoJobs, GUESTS, headOf, renderPhoto, RINGERS, ROOMY, sil
 const refs = DEMO_PHOTOS.map(({ name }) => ({ id: name, name }));
 const facts = Object.fromEntries(DEMO_PHOTOS.map(({ name, width, height }) => [name, { width, height }]));
 
-it("has portraits from small to 24 megapixels, and twelve scenes", () => {
+it("has portraits from small to 24 megapixels, twelve scenes and the pictures of a booth", () => {
   const portraits = DEMO_PHOTOS.filter(({ name }) => name.startsWith("MS-"));
+  const booth = DEMO_PHOTOS.filter(({ name }) => name.startsWith("open-day-"));
   expect(portraits.length).toBeGreaterThanOrEqual(6);
-  expect(DEMO_PHOTOS.length - portraits.length).toBe(12);
+  expect(booth).toHaveLength(4);
+  expect(DEMO_PHOTOS.length - portraits.length - booth.length).toBe(12);
   expect(portraits).toContainEqual(expect.objectContaining({ width: 4000, height: 6000 }));
   expect(portraits).toContainEqual(expect.objectContaining({ width: 900, height: 1200 }));
 });

@@ -82,7 +82,8 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
   const portraits = photos.filter(({ name }) => name.startsWith("MS-"));
   // The last ringer's photo is too small for an office.
   const sitters = portraits.slice(0, -1);
-  const scenes = photos.filter(({ name }) => !name.startsWith("MS-"));
+  const booth = photos.filter(({ name }) => name.startsWith("open-day-"));
+  const scenes = photos.filter(({ name }) => !/^(MS|open-day)-/.test(name));
   const inkjet = PRINTERS.find(({ id }) => id === "inkjet-glossy")!;
   const pieces = (photo: string, first: number) => [
     { shot: first, width: mm(101.6), height: mm(152.4), quantity: 2, mayTurn: true, photo, order: 1 },
@@ -132,7 +133,7 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
     begin("collage", "Open-day strips", [
       onPaper("photo-10x15"),
       { do: "sheet", change: { lie: "portrait" } },
-      { do: "add photos", photos: portraits.slice(0, 4) },
+      { do: "add photos", photos: booth },
       { do: "ticket", change: { way: "grid", columns: 2, rows: 4, border: mm(4), gap: mm(3) } },
       ...[1, 2, 3, 4].map((shot): JobEdit => ({
         do: "share shot",

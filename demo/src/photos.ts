@@ -1,3 +1,4 @@
+import { BOOTH_PICTURES } from "./portrait/booth.ts";
 import { RINGERS } from "./portrait/person.ts";
 import { portrait } from "./portrait/portrait.ts";
 import { SCENES } from "./scene/scenes.ts";
@@ -87,5 +88,13 @@ const scenes: DemoPhoto[] = [
   scene("panorama", "spit-panorama.jpg", [9000, 1500], ["1/400", 9, 100, 50, "2026:10:03 12:24:00"]),
 ];
 
+const booth: DemoPhoto[] = BOOTH_PICTURES.map((draw, i) => ({
+  name: `open-day-${i + 1}.jpg`,
+  width: 3000,
+  height: 2250,
+  draw,
+  exposure: { ...STUDIO, model: "Booth body", focalLength: 35, takenAt: `2026:10:17 14:0${i * 2}:12` },
+}));
+
 /** Every photo of Marram Spit Bird Observatory. */
-export const DEMO_PHOTOS: readonly DemoPhoto[] = [...portraits, ...scenes];
+export const DEMO_PHOTOS: readonly DemoPhoto[] = [...portraits, ...scenes, ...booth];

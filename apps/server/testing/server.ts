@@ -31,7 +31,17 @@ export class Server {
     const view = async () =>
       (await (await fetch(`${server.address}/api/demo`)).json()) as { coming: unknown };
     while ((await view()).coming !== null) await new Promise((resolve) => setTimeout(resolve, 300));
+    await server.looked();
     return server;
+  }
+
+  /** Waits until every photo that is here was looked at. */
+  async looked(): Promise<void> {
+    for (;;) {
+      const { of } = (await (await fetch(`${this.address}/api/heads`)).json()) as { of: number };
+      if (of === 0) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
   }
 
   /** Starts it with exactly these arguments, and gives back how it ended and what it said, for starts that are refused. */

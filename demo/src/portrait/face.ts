@@ -12,13 +12,18 @@ import type { Person } from "./person.ts";
  *        chin  566
  */
 export function face(person: Person): string {
+  const { turned = 0, nods = 0 } = person.does ?? {};
+  // A head that turns shows less of one cheek and more of the other; the nose, which stands out, goes further.
+  const on = (depth: number, part: string) =>
+    turned === 0 && nods === 0
+      ? part
+      : `<g transform="translate(${350 + turned * depth} ${430 + nods * depth * 0.8}) scale(${1 - 0.12 * Math.abs(turned)} ${1 - 0.1 * nods}) translate(-350 -430)">${part}</g>`;
   return [
     outline(person),
     shading(person),
-    eyes(person),
-    brows(person),
-    nose(person),
-    mouth(person),
+    on(46, eyes(person) + brows(person)),
+    on(70, nose(person)),
+    on(52, mouth(person)),
     age(person),
   ].join("");
 }
@@ -59,13 +64,16 @@ function shading({ skin }: Person): string {
   </g>`;
 }
 
-function eyes({ eyes, skin }: Person): string {
+function eyes({ eyes, skin, does }: Person): string {
+  if (does?.eyesShut) return [290, 410].map((x) => shut(x, skin)).join("");
+  const pupil = does?.redEyes ? "#d3251c" : "#0d0a09";
+  const wide = does?.redEyes ? 8.6 : 5.6;
   const one = (x: number, side: 1 | -1) => `
     <g transform="translate(${x} 397) scale(${side} 1)">
       <path d="M-31 3C-22-12-6-16 8-13c10 2 18 8 24 14-8 9-20 13-33 12-12-1-23-5-30-10z" fill="#f1ece6"/>
       <g clip-path="url(#lid)">
         <circle cx="0" cy="-1" r="13.5" fill="${darker(eyes, 0.35)}"/><circle cx="0" cy="-1" r="11.5" fill="${eyes}"/>
-        <circle cx="0" cy="3" r="8" fill="${lighter(eyes, 0.3)}" opacity=".5"/><circle cx="0" cy="-1" r="5.6" fill="#0d0a09"/>
+        <circle cx="0" cy="3" r="8" fill="${lighter(eyes, 0.3)}" opacity=".5"/><circle cx="0" cy="-1" r="${wide}" fill="${pupil}"/>
         <path d="M-34-4C-22-16-6-18 8-16c10 2 18 8 26 16l2-22h-70z" fill="${darker(skin, 0.7)}" opacity=".38" filter="url(#soft3)"/>
       </g>
       <circle cx="${-4 * side}" cy="-6" r="2.8" fill="#fff" opacity=".92"/>
@@ -75,6 +83,14 @@ function eyes({ eyes, skin }: Person): string {
     </g>`;
   return one(290, -1) + one(410, 1);
 }
+
+/** A lid that lies over its eye, with lashes along its edge. */
+const shut = (x: number, skin: string): string => `
+  <g transform="translate(${x} 400)">
+    <path d="M-32 1C-20-15 18-15 32 1 18 12-20 12-32 1z" fill="${darker(skin, 0.1)}"/>
+    <path d="M-32 2C-18 12 18 12 32 2" fill="none" stroke="#1e1410" stroke-width="4.4" stroke-linecap="round"/>
+    <path d="M-30-6C-18-16 18-16 30-6" fill="none" stroke="${darker(skin, 0.45)}" stroke-width="2" opacity=".6" filter="url(#soft1)"/>
+  </g>`;
 
 function brows({ hair, skin, age, style }: Person): string {
   const colour = mix(darker(hair, style === "bun" || style === "bald" ? 0.3 : 0.2), skin, 0.16 + age * 0.14);
@@ -94,8 +110,13 @@ function nose({ skin }: Person): string {
     <ellipse cx="368" cy="486" rx="8" ry="3.6" fill="${darker(skin, 0.78)}" opacity=".7" filter="url(#soft1)"/>`;
 }
 
-function mouth({ skin, lips }: Person): string {
+function mouth({ skin, lips, does }: Person): string {
   const lip = lips ?? mix(skin, "#a3443f", 0.42);
+  if (does?.mouthOpen)
+    return `
+    <ellipse cx="350" cy="524" rx="46" ry="30" fill="${lip}"/>
+    <ellipse cx="350" cy="524" rx="37" ry="21" fill="#2a0d0c"/>
+    <path d="M318 514q32-14 64 0l-4 6q-28-8-56 0z" fill="#efe9e0"/>`;
   return `
     <path d="M302 518c16-8 34-14 42-9 3 2 9 2 12 0 8-5 26 1 42 9-14 3-30 5-48 5s-34-2-48-5z" fill="${darker(lip, 0.2)}"/>
     <path d="M302 518c14 2 30 4 48 4s34-2 48-4c-10 16-28 22-48 22s-38-6-48-22z" fill="${lip}"/>

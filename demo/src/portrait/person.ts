@@ -17,6 +17,20 @@ export interface Person {
   beard?: number;
   /** Lips tinted. */
   lips?: string;
+  /** What they do that no office wants. */
+  does?: Doing;
+}
+
+/** How someone looks who does not look straight ahead with open eyes and closed lips. */
+export interface Doing {
+  eyesShut?: boolean;
+  mouthOpen?: boolean;
+  /** The face turned: −1 to the left … 1 to the right as the picture is seen. */
+  turned?: number;
+  /** The face nodded down; 0 … 1. */
+  nods?: number;
+  /** Eyes that throw the flash back. */
+  redEyes?: boolean;
 }
 
 /** The ringers of the spring team. */

@@ -158,12 +158,14 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   private async work(): Promise<void> {
     while (!this.paused && !this.isClosed && this.waiting.length > 0) {
-      const photo = this.waiting.pop()!;
+      const photo = this.waiting.at(-1)!;
       if (!this.seen(photo)) {
         const found = await this.find(photo);
         if (this.isClosed) return;
         if (!this.seen(photo)) this.keep(photo, { heads: found ?? [], by: "found" });
       }
+      // Others may have come meanwhile.
+      this.waiting.splice(this.waiting.indexOf(photo), 1);
       this.done++;
     }
     if (this.waiting.length === 0) this.done = 0;

@@ -84,6 +84,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return forAllKinds(job, (one) => relinkPhoto(one, edit.photo, edit.to));
     case "shot":
       return setShot(job, edit.shot, edit.change);
+    case "shots":
+      return edit.shots.reduce((next, shot) => setShot(next, shot, edit.change), job);
     case "put in all":
       return putInAll(job, edit.photo);
     case "put in one":

@@ -70,6 +70,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   "move photo": "order of photos",
   "relink photo": "replacing a photo",
   shot: "how the photo sits",
+  shots: "how the photo sits",
   "put in all": "photo in all cells",
   "put in one": "photo in one cell",
   "share shot": "shot number",

@@ -102,6 +102,12 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("relink photo"), photo, to: photoRef }),
   /** Sets how the cells of one shot show their photo. */
   z.strictObject({ do: z.literal("shot"), shot: shotName, change: shotSchema.partial() }),
+  /** Sets how the cells of several shots show the photos they have. */
+  z.strictObject({
+    do: z.literal("shots"),
+    shots: z.array(shotName).min(1).max(LIMITS.stash),
+    change: shotSchema.omit({ photo: true }).partial(),
+  }),
   /** Puts one photo in every cell and forgets what single cells had of their own. */
   z.strictObject({ do: z.literal("put in all"), photo }),
   z.strictObject({ do: z.literal("put in one"), cell, photo }),

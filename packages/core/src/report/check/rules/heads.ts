@@ -88,10 +88,15 @@ function cut(shown: readonly Shown[], inspection: Inspection): Finding[] {
       level: "look",
       sentence: `The crops of ${names.length} photos cut heads or leave them out: ${names.slice(0, FEW).join(", ")} and others. Look whether that is meant.`,
       cells: keysOf(found.map(({ cell }) => cell)),
-      mend: inspection.job.crop === "middle" ? KEEP_IN : undefined,
+      mend: inspection.job.crop === "middle" ? KEEP_IN : wholePhotos(found),
     },
   ];
 }
+
+const wholePhotos = (found: readonly Shown[]): Mend => ({
+  label: "Show these photos whole",
+  edit: { do: "shots", shots: [...new Set(found.map(({ cell }) => cell.shot))], change: { fit: "whole" } },
+});
 
 const KEEP_IN: Mend = { label: "Keep heads in", edit: { do: "crop", crop: "heads" } };
 
