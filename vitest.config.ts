@@ -36,6 +36,15 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
+      {
+        test: {
+          ...shared,
+          name: "seeing",
+          root: "packages/seeing",
+          include: ["src/**/*.test.ts"],
+          testTimeout: 180_000,
+        },
+      },
       { test: { name: "ipp", root: "packages/ipp", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
       { test: { name: "devices", root: "devices", include: ["src/**/*.test.ts"], testTimeout: 120_000 } },
       { test: { name: "demo", root: "demo", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },

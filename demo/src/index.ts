@@ -1,7 +1,11 @@
 /** Marram Spit Bird Observatory, a made-up field station: its photos, rendered here, and its jobs. */
 export { DEMO_PHOTOS, type DemoPhoto } from "./photos.ts";
+export { BOOTH_PICTURES } from "./portrait/booth.ts";
+export { documentPhoto, type Flaws } from "./portrait/document.ts";
+export { group, headsIn, type Standing } from "./portrait/group.ts";
+export { sitter } from "./portrait/sitters.ts";
 export { headOf } from "./portrait/head.ts";
-export { GUESTS, RINGERS, type Person } from "./portrait/person.ts";
+export { GUESTS, RINGERS, type Doing, type Person } from "./portrait/person.ts";
 export { CLOSE, portrait, ROOMY, silhouette, type Frame } from "./portrait/portrait.ts";
 export { demoPrinters } from "./printer/printers.ts";
 export { demoProfiles } from "./printer/profiles.ts";

@@ -91,6 +91,8 @@ export type TakenPhoto = { id: string; name: string } & PhotoRecord;
 export interface HeadSearch {
   done: number;
   of: number;
+  /** Portraits whose pixels are still to be measured. */
+  studies: number;
   paused: boolean;
 }
 

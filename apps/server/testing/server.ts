@@ -38,8 +38,9 @@ export class Server {
   /** Waits until every photo that is here was looked at. */
   async looked(): Promise<void> {
     for (;;) {
-      const { of } = (await (await fetch(`${this.address}/api/heads`)).json()) as { of: number };
-      if (of === 0) return;
+      const search = await (await fetch(`${this.address}/api/heads`)).json();
+      const { of, studies } = search as { of: number; studies: number };
+      if (of + studies === 0) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
   }

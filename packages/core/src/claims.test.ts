@@ -12,6 +12,7 @@ import { isTrue } from "./impose/index.ts";
 import type { Job } from "./job/index.ts";
 import { freshJob, layOut } from "./kinds/index.ts";
 import { evenness } from "./photo/cutout/index.ts";
+import { goodStudy, STRAIGHT } from "./photo/portrait/testing/good.ts";
 import type { Face } from "./photo/portrait/index.ts";
 import type { Photos } from "./photo/record/index.ts";
 import { arrange } from "./plan/arrange.ts";
@@ -50,19 +51,16 @@ const face: Face = {
   rightEye: { x: 0.58, y: 0.4625 },
   ears: null,
   sure: true,
-  pose: null,
+  pose: STRAIGHT,
 };
-const heads: Photos = { a: { width: 3000, height: 4000 } };
 const behind = ruleById("schengen-visa").background!.colour;
-const person = (...edits: JobEdit[]) => {
-  const of = { ...job("portraits", add("a"), ...edits), heads: { a: [face] } };
+/** How someone stands whose pixels were measured, or whose were not. */
+const person = (study: boolean, ...edits: JobEdit[]) => {
+  const seen = { heads: [face], by: "found" as const, ...(study && { study: goodStudy(behind) }) };
+  const heads: Photos = { a: { width: 3000, height: 4000, seen } };
+  const of = job("portraits", add("a"), ...edits);
   return reportPeople(of, heads, arrange(of, heads), { unit: "mm", ppi: 300 })[0]!.state;
 };
-const backdrop: JobEdit = {
-  do: "backdrops",
-  backdrops: { a: { strokes: [], fill: { kind: "flat", colour: behind }, mask: "m", made: "n" } },
-};
-
 const sums = (of: Job) => layOut(of, photos).sums;
 const copies = (change: object, ...more: JobEdit[]) =>
   job("copies", { do: "ticket", change: { turnPieces: "each", ...change } }, ...more);
@@ -91,18 +89,18 @@ const scale = (down: number): JobEdit => ({
 const CLAIMS: Claim[] = [
   {
     says: 'passes: { text: "passes"',
-    shownIn: "apps/web/src/portraits/Figures.tsx",
+    shownIn: "apps/web/src/portraits/StateBadge.tsx",
     establishedBy: "packages/core/src/report/people/report.ts",
-    holds: () => person(backdrop) === "passes",
-    // The background that the rule states was not measured.
-    fails: () => person() === "passes",
+    holds: () => person(true) === "passes",
+    // The background that the rule states was not measured, nor anything else in the pixels.
+    fails: () => person(false) === "passes",
   },
   {
     says: "{passing}",
     shownIn: "apps/web/src/views/people/PeopleView.tsx",
     establishedBy: "packages/core/src/report/people/report.ts",
-    holds: () => person(backdrop) === "passes",
-    fails: () => person(backdrop, { do: "shot", shot: "1", change: { scale: 3 } }) === "passes",
+    holds: () => person(true) === "passes",
+    fails: () => person(true, { do: "shot", shot: "1", change: { scale: 3 } }) === "passes",
   },
   {
     says: ", the fewest possible",

@@ -4,11 +4,12 @@ import { createRequire } from "node:module";
 import { dirname } from "node:path";
 import { compileFunction } from "node:vm";
 import { loadLiteRt } from "@litertjs/core";
-import type { Face } from "@wide-quilt/core";
+import type { Face, PortraitStudy } from "@wide-quilt/core";
 import sharp from "sharp";
 import { findHeads } from "./heads.ts";
 import { compiled, type Models } from "./models.ts";
 import { Picture } from "./picture.ts";
+import { studyPortrait } from "./study.ts";
 
 const require = createRequire(import.meta.url);
 
@@ -61,9 +62,15 @@ const model = (path: string): Promise<Uint8Array> => readFile(require.resolve(`@
 export const LOOKED_AT = 800;
 
 /** The heads in a preview of a photo, upright, by its path or its bytes. Throws what sharp throws. */
-export async function headsInPreview(file: string | Uint8Array): Promise<Face[]> {
-  const models = await modelsInNode();
+export const headsInPreview = async (file: string | Uint8Array): Promise<Face[]> =>
+  findHeads(await modelsInNode(), await pictureOf(file));
+
+/** What there is to measure in the pixels of a portrait, in a large preview of it and with the head that was found. */
+export const studyOfPreview = async (file: string | Uint8Array, face: Face): Promise<PortraitStudy> =>
+  studyPortrait(await modelsInNode(), await pictureOf(file), face);
+
+async function pictureOf(file: string | Uint8Array): Promise<Picture> {
   const { data, info } = await sharp(file).removeAlpha().raw().toBuffer({ resolveWithObject: true });
   const { width, height } = info;
-  return findHeads(models, new Picture({ data, width, height, channels: 3 }));
+  return new Picture({ data, width, height, channels: 3 });
 }

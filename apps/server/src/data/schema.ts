@@ -6,6 +6,7 @@ import {
   type Kind,
   type Patch,
   type PhotoRecord,
+  type PortraitStudy,
   type Printer,
   type Seen,
   type StyleChange,
@@ -28,6 +29,8 @@ export const heads = sqliteTable("heads", {
   photo: text("photo").primaryKey(),
   heads: text("heads", { mode: "json" }).$type<Seen["heads"]>().notNull(),
   by: text("by").$type<Seen["by"]>().notNull(),
+  /** What was measured in the pixels of a portrait; null where nobody has, or where it is none. */
+  study: text("study", { mode: "json" }).$type<PortraitStudy>(),
 });
 
 /** Graphics, each once: the id is the hash of what is kept of the file. */

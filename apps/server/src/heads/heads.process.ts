@@ -1,6 +1,9 @@
-/** A process that looks for heads in previews of photos. It may die of it; nothing else does. */
-import type { Face } from "@wide-quilt/core";
-import { headsInPreview } from "@wide-quilt/seeing/node";
+/** A process that looks for heads in previews of photos, and measures portraits. It may die of it; nothing else does. */
+import type { Face, PortraitStudy } from "@wide-quilt/core";
+import { headsInPreview, studyOfPreview } from "@wide-quilt/seeing/node";
 import { serve } from "../processes/child.ts";
 
-serve({ find: ({ path }: { path: string }): Promise<Face[]> => headsInPreview(path) });
+serve({
+  find: ({ path }: { path: string }): Promise<Face[]> => headsInPreview(path),
+  study: ({ path, face }: { path: string; face: Face }): Promise<PortraitStudy> => studyOfPreview(path, face),
+});

@@ -1,18 +1,23 @@
 import { EventEmitter } from "node:events";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
-import type { Face, Job, Seen } from "@wide-quilt/core";
+import type { Face, Job, PortraitStudy, Seen } from "@wide-quilt/core";
+import type { PreviewSize } from "@wide-quilt/painters";
 import { eq, isNull } from "drizzle-orm";
 import type { HeadSearch } from "../contract.ts";
 import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
 import { heads, photos } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
-import { PhotosService } from "../photos/photos.service.ts";
+import { PhotosService, seenOf } from "../photos/photos.service.ts";
 import { Ended, Helper, type Terms } from "../processes/helper.ts";
 import { Problem } from "../safety/problem.ts";
 
 /** The preview that is looked at; a larger one shows no more heads, and takes longer to read. */
 const LOOKED_AT = 800;
+/** The preview that is measured: blur is told at the size of a print. */
+const STUDIED = 1600;
+/** The least height of a head for a photo to be a portrait of it, a share of the photo. */
+const PORTRAIT = 0.18;
 /** How far looking at one photo may go. The first one waits for the models as well. */
 const TERMS: Terms = { time: 30_000, memory: 1.5e9 };
 /** The last that gets a turn. */
@@ -31,6 +36,8 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Says “heads” whenever some photo is known otherwise. */
   readonly changed = new EventEmitter<{ heads: [] }>();
   private waiting: string[] = [];
+  /** Portraits whose pixels are to be measured, once no photo waits to be looked at. */
+  private toStudy: string[] = [];
   /** Of those that came since the search last was through. */
   private done = 0;
   private paused = false;
@@ -63,6 +70,13 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
       .orderBy(photos.addedAt)
       .all()
       .map(({ id }) => id);
+    this.toStudy = this.db
+      .select()
+      .from(heads)
+      .innerJoin(photos, eq(photos.id, heads.photo))
+      .where(isNull(heads.study))
+      .all()
+      .flatMap((row) => (isPortrait(row.heads.heads) ? row.photos.id : []));
     this.go();
   }
 
@@ -74,7 +88,12 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   state(): HeadSearch {
-    return { done: this.done, of: this.done + this.waiting.length, paused: this.paused };
+    return {
+      done: this.done,
+      of: this.done + this.waiting.length,
+      studies: this.toStudy.length,
+      paused: this.paused,
+    };
   }
 
   pause(paused: boolean): HeadSearch {
@@ -87,7 +106,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** What is known of a photo; null as long as nobody has looked. */
   seen(photo: string): Seen | null {
     const row = this.db.select().from(heads).where(eq(heads.photo, photo)).get();
-    return row ? { heads: row.heads, by: row.by } : null;
+    return row ? seenOf(row) : null;
   }
 
   /** Heads as a person set them. Throws a Problem where the photo is not here. */
@@ -137,11 +156,16 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private keep(photo: string, seen: Seen): Seen {
+    const values = { ...seen, study: seen.study ?? null };
     this.db
       .insert(heads)
-      .values({ photo, ...seen })
-      .onConflictDoUpdate({ target: heads.photo, set: seen })
+      .values({ photo, ...values })
+      .onConflictDoUpdate({ target: heads.photo, set: values })
       .run();
+    if (!seen.study && isPortrait(seen.heads)) {
+      this.toStudy.push(photo);
+      this.go();
+    }
     this.changed.emit("heads");
     this.news[photo] = seen;
     this.tell();
@@ -149,7 +173,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private go(): void {
-    if (this.paused || this.isClosed || this.waiting.length === 0) return;
+    if (this.paused || this.isClosed || this.waiting.length + this.toStudy.length === 0) return;
     this.working ??= this.work().finally(() => {
       this.working = null;
       this.go();
@@ -157,8 +181,15 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private async work(): Promise<void> {
-    while (!this.paused && !this.isClosed && this.waiting.length > 0) {
-      const photo = this.waiting.at(-1)!;
+    while (!this.paused && !this.isClosed) {
+      const photo = this.waiting.at(-1);
+      if (photo === undefined) {
+        const portrait = this.toStudy[0];
+        if (portrait === undefined) break;
+        await this.study(portrait);
+        this.toStudy.shift();
+        continue;
+      }
       if (!this.seen(photo)) {
         const found = await this.find(photo);
         if (this.isClosed) return;
@@ -172,20 +203,36 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     this.tell();
   }
 
-  /** The heads in a photo, largest first; null where looking twice ended the process. One photo at a time. */
+  /** Measures the pixels of a portrait, by the head that it is known for now. */
+  private async study(photo: string): Promise<void> {
+    const face = this.seen(photo)?.heads[0];
+    if (!face) return;
+    const study = await this.inTurn(() => this.looked<PortraitStudy>("study", photo, STUDIED, { face }));
+    const now = this.seen(photo);
+    // A hand may have moved the head meanwhile, and the photo waits anew.
+    if (this.isClosed || !study || !now || JSON.stringify(now.heads[0]) !== JSON.stringify(face)) return;
+    this.keep(photo, { ...now, study });
+  }
+
+  /** The heads in a photo, largest first; null where looking twice ended the process. */
   private find(photo: string): Promise<Face[] | null> {
-    const next = this.inLine.then(() => this.look(photo));
+    return this.inTurn(() => this.looked<Face[]>("find", photo, LOOKED_AT, {}));
+  }
+
+  /** One photo at a time. */
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const next = this.inLine.then(work);
     this.inLine = next.catch(() => undefined);
     return next;
   }
 
-  private async look(photo: string): Promise<Face[] | null> {
+  private async looked<T>(what: string, photo: string, size: PreviewSize, more: object): Promise<T | null> {
     for (let tries = 0; tries < 2; tries++) {
       if (this.isClosed) return null;
       try {
-        const path = await this.photos.preview(photo, LOOKED_AT);
+        const path = await this.photos.preview(photo, size);
         if (path === null) return null;
-        return await this.process().ask<Face[]>("find", { path }, TERMS);
+        return await this.process().ask<T>(what, { path, ...more }, TERMS);
       } catch (error) {
         if (!(error instanceof Ended)) return null;
       } finally {
@@ -217,3 +264,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     }, NEWS).unref();
   }
 }
+
+/** Whether a photo is a portrait of its largest head. */
+const isPortrait = ([face]: readonly Face[]): boolean =>
+  face !== undefined && Math.abs(face.chin.y - face.crown.y) >= PORTRAIT;

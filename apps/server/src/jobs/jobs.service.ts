@@ -83,7 +83,7 @@ export class JobsService {
       version: row.version,
       ...timesOf(row),
       ...this.steps.view(id, this.others(id, client)),
-      photos: this.photos.records(row.job.stash.map((photo) => photo.id)),
+      photos: this.photos.records(photosOf(row.job)),
       taken: this.taken(id, client),
       notice: row.notice,
     };
@@ -302,7 +302,7 @@ export class JobsService {
       ...this.steps.view(id, this.others(id, client)),
       taken: this.taken(id, client),
       ...(patch ? { from: version!, patch } : { from: null, patch: [], job }),
-      photos: this.photos.records(patch ? photosIn(patch) : job!.stash.map((photo) => photo.id)),
+      photos: this.photos.records(patch ? photosIn(patch) : photosOf(job!)),
     };
   }
 
@@ -344,8 +344,27 @@ const shownOf = ({ name, ticket, stash }: Job) => ({ name, kind: ticket.kind, co
 const afterLast = (edits: readonly SentEdit[], last: string | null): readonly SentEdit[] =>
   edits.slice(edits.findIndex(({ id }) => id === last) + 1);
 
-/** Photos that a patch puts into the stash. */
+/** The photos of a job, and those that were made of them with something else behind the person. */
+const photosOf = ({ stash, backdrops }: Job): string[] => [
+  ...stash.map(({ id }) => id),
+  ...Object.values(backdrops).map(({ made }) => made),
+];
+
+/** Photos that a patch puts into the job. */
 function photosIn(patch: Patch): string[] {
+  const made = patch.flatMap((change) =>
+    change.at[0] === "backdrops" && "to" in change ? madeIn(change.to) : [],
+  );
+  return [...stashedIn(patch), ...made];
+}
+
+/** The photos that were made, in whatever part of the backdrops of a job. */
+function madeIn(value: unknown): string[] {
+  if (typeof value === "string") return /^[0-9a-f]{64}$/.test(value) ? [value] : [];
+  return typeof value === "object" && value !== null ? Object.values(value).flatMap(madeIn) : [];
+}
+
+function stashedIn(patch: Patch): string[] {
   const into = patch.flatMap((change): unknown[] => {
     if (change.at[0] !== "stash" || "move" in change) return [];
     if ("start" in change) return change.in;

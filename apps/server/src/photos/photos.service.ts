@@ -3,7 +3,7 @@ import { existsSync } from "node:fs";
 import { rename, stat } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
-import type { PhotoRecord } from "@wide-quilt/core";
+import type { PhotoRecord, Seen } from "@wide-quilt/core";
 import { eq, inArray } from "drizzle-orm";
 import {
   BadPhoto,
@@ -113,7 +113,11 @@ export class PhotosService {
 const recordOf = (row: {
   photos: typeof photos.$inferSelect;
   heads: typeof heads.$inferSelect | null;
-}): PhotoRecord => {
-  const { record } = row.photos;
-  return row.heads ? { ...record, seen: { heads: row.heads.heads, by: row.heads.by } } : record;
-};
+}): PhotoRecord => (row.heads ? { ...row.photos.record, seen: seenOf(row.heads) } : row.photos.record);
+
+/** What a photo is known for, as a row has it. */
+export const seenOf = ({ heads: found, by, study }: typeof heads.$inferSelect): Seen => ({
+  heads: found,
+  by,
+  ...(study && { study }),
+});

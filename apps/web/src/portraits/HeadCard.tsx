@@ -8,8 +8,9 @@ import { selectLooking, selectPeople } from "../table/heads.ts";
 import { button } from "../ui/button.ts";
 import { useWords } from "../words/words.ts";
 import { BackdropEditor } from "./BackdropEditor.tsx";
-import { Figures, StateBadge } from "./Figures.tsx";
+import { Checks } from "./Checks.tsx";
 import { HeadEditor } from "./HeadEditor.tsx";
+import { StateBadge } from "./StateBadge.tsx";
 
 /** Whose head is in the chosen cell, and how it stands to its rule. */
 export function HeadCard({ cell }: { cell: CellPlan }) {
@@ -27,11 +28,13 @@ export function HeadCard({ cell }: { cell: CellPlan }) {
         <StateBadge state={report.state} />
       </div>
       <p className="mb-2 text-[12px] text-ink-2">{ruleTitle(report.rule)}</p>
-      {report.measured && <Figures measured={report.measured} words={words} />}
-      {report.advice !== "" && (
-        <p className="mt-2 text-[12.5px]">
-          {looking && !report.measured ? "Looking for the head …" : report.advice}
-        </p>
+      {report.state === "fails" && report.mendable !== undefined && (
+        <p className="mb-2 text-[12.5px]">{report.advice}</p>
+      )}
+      {report.measured && record ? (
+        <Checks report={report} record={record} />
+      ) : (
+        <p className="text-[12.5px]">{looking ? "Looking for the head …" : report.advice}</p>
       )}
       <div className="mt-2.5 flex flex-wrap gap-2">
         {record && (

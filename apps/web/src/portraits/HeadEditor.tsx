@@ -5,9 +5,9 @@ import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
 import { findHeads, selectHeads, setHeads, showHeads } from "../table/heads.ts";
 import { OverPage } from "../ui/OverPage.tsx";
 import { button } from "../ui/button.ts";
-import { useWords } from "../words/words.ts";
-import { Figures, StateBadge } from "./Figures.tsx";
+import { Checks } from "./Checks.tsx";
 import { Handles } from "./Handles.tsx";
+import { StateBadge } from "./StateBadge.tsx";
 
 interface Props {
   photo: string;
@@ -25,7 +25,6 @@ const ROOM = { width: 500, height: 560 };
 /** A photo with the handles of its heads: looked at, corrected, added and taken away; and what a rule says of the first one. */
 export function HeadEditor({ photo, record, name, report, onClose }: Props) {
   const dispatch = useAppDispatch();
-  const words = useWords();
   const heads = useAppSelector(useMemo(() => selectHeads(photo), [photo]));
   const [chosen, setChosen] = useState(0);
   const [zoom, setZoom] = useState(1);
@@ -94,12 +93,12 @@ export function HeadEditor({ photo, record, name, report, onClose }: Props) {
                 <h3 className="text-[13px] font-semibold">On the finished piece</h3>
                 <StateBadge state={report.state} />
               </div>
+              {report.mendable !== undefined && <p className="text-[12.5px]">{report.advice}</p>}
               {report.measured ? (
-                <Figures measured={report.measured} words={words} />
+                <Checks report={report} record={record} />
               ) : (
-                <p className="text-[12.5px] text-ink-2">Nothing is measured before the handles are set.</p>
+                <p className="text-[12.5px] text-ink-2">{report.advice}</p>
               )}
-              {report.advice !== "" && <p className="text-[12.5px]">{report.advice}</p>}
             </>
           )}
           {!report && (

@@ -1,7 +1,7 @@
 import { LIMITS, personName, quantityOf, type TicketOf } from "@wide-quilt/core";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/hooks.ts";
-import { StateBadge } from "../../portraits/Figures.tsx";
+import { StateBadge } from "../../portraits/StateBadge.tsx";
 import { selectPeople } from "../../table/heads.ts";
 import { ChoiceList } from "../../ui/ChoiceList.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";

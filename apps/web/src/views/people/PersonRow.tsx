@@ -1,8 +1,6 @@
 import {
-  FIGURE_WORDS,
   LIMITS,
   ruleTitle,
-  um,
   type Person,
   type PersonReport,
   type PhotoRef,
@@ -12,11 +10,10 @@ import { ScanFace, X } from "lucide-react";
 import { memo, useState } from "react";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { HeadEditor } from "../../portraits/HeadEditor.tsx";
-import { StateBadge } from "../../portraits/Figures.tsx";
+import { StateBadge } from "../../portraits/StateBadge.tsx";
 import { useRuleRegions } from "../../portraits/useRuleRegions.ts";
 import { edit } from "../../table/edits.ts";
 import { button } from "../../ui/button.ts";
-import { useWords } from "../../words/words.ts";
 import { PieceThumb } from "./PieceThumb.tsx";
 
 interface Props {
@@ -31,9 +28,8 @@ const THUMB = 64;
 /** One person: piece, name, number, rule, how many, the measures, and whether that passes. */
 export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Props) {
   const dispatch = useAppDispatch();
-  const words = useWords();
   const [edits, setEdits] = useState(false);
-  const { person, measured, cell, photo, state, advice, name } = report;
+  const { person, checks, cell, photo, state, advice, name } = report;
   const record = useAppSelector(({ openJob }) => (photo === null ? undefined : openJob.photos[photo]));
   const change = (next: Partial<Person>) => {
     const people = ticket.people.map((one) => (one.shot === person.shot ? { ...one, ...next } : one));
@@ -133,17 +129,23 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
         />
       </td>
       <td className={cellClass}>
-        {measured && measured.figures.length > 0 ? (
-          <ul className="measure flex flex-col text-[12px]">
-            {measured.figures.map(({ name: figure, value, passes }) => (
-              <li key={figure} className={passes ? "text-ink-2" : "font-semibold text-wrong"}>
-                <span className="font-sans">{FIGURE_WORDS[figure]}</span>{" "}
-                {value === null ? "not set" : words.measure(um(Math.round(value / 100) * 100))}
-              </li>
-            ))}
+        {checks.length > 0 ? (
+          <ul className="flex max-w-52 flex-col text-[12px]">
+            <li className="text-good">
+              {checks.filter(({ state }) => state === "right").length} of {checks.length} right
+            </li>
+            {checks
+              .filter(({ state }) => state !== "right")
+              .map(({ name: check, title, state, says }) => (
+                <li key={check} className={state === "wrong" ? "font-semibold text-wrong" : "text-ink-2"}>
+                  {title}
+                  {says !== "" && `: ${says}`}
+                  {state === "not measured" && ": not measured"}
+                </li>
+              ))}
           </ul>
         ) : (
-          <span className="text-ink-2">{measured ? "size only" : "–"}</span>
+          <span className="text-ink-2">–</span>
         )}
       </td>
       <td className={`${cellClass} max-w-72`}>

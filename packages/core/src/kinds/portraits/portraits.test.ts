@@ -5,6 +5,8 @@ import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import { readJob, type Job } from "../../job/index.ts";
 import { AS_IT_IS } from "../../photo/look/index.ts";
 import type { Face } from "../../photo/portrait/index.ts";
+import { goodStudy, STRAIGHT } from "../../photo/portrait/testing/good.ts";
+import type { Photos } from "../../photo/record/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { check } from "../../report/check/index.ts";
 import { outputFiles } from "../../report/output/index.ts";
@@ -23,7 +25,7 @@ const face: Face = {
   rightEye: { x: 0.58, y: 1850 / 4000 },
   ears: null,
   sure: true,
-  pose: null,
+  pose: STRAIGHT,
 };
 const add = (...ids: (keyof typeof photos)[]): JobEdit => ({
   do: "add photos",
@@ -37,7 +39,13 @@ const seen = (faces: Record<string, Face>, ...edits: JobEdit[]): Job => ({
 });
 const ticket = (job: Job) => job.ticket as TicketOf<"portraits">;
 const words = { unit: "mm", locale: "en-GB", ppi: 300 } as const;
-const report = (job: Job) => reportPeople(job, photos, arrange(job, photos), words);
+const report = (job: Job, of: Photos = photos) => reportPeople(job, of, arrange(job, of), words);
+/** The photos with their pixels measured, before a background of a colour; and what was put behind ada. */
+const measured = (colour: string, behind?: string): Photos => ({
+  ...photos,
+  ada: { ...PHOTO, seen: { heads: [face], by: "found", study: goodStudy(colour) } },
+  ...(behind && { made: { ...PHOTO, seen: { heads: [face], by: "found", study: goodStudy(behind) } } }),
+});
 
 describe("people of a job", () => {
   it("are its photos, named after their files", () => {
@@ -243,47 +251,49 @@ describe("how people stand to their rules", () => {
   it("passes nobody whose rule states more than was measured", () => {
     const job = seen({ ada: face }, add("ada"));
     const [ada] = report(job);
-    expect(ada).toMatchObject({ state: "not measured", background: { is: "not measured" } });
+    expect(ada!.state).toBe("not measured");
     expect(ada!.advice).toBe(
-      "The background was not measured. It should be plain and light: look at it, or put another behind.",
+      "The background was not measured yet. It should be plain and light. The pixels of this photo were not measured yet.",
     );
     const findings = check(job, photos, arrange(job, photos), words);
     expect(findings.map(({ rule }) => rule)).toContain("face-not-measured");
-    const behind = (colour: string): JobEdit => ({
-      do: "backdrops",
-      backdrops: { ada: { strokes: [], fill: { kind: "flat", colour }, mask: "mask", made: "made" } },
-    });
-    // The rule of Schengen visas wants #dfe2e5 within 16: that itself is 0 from it.
-    const wanted = ruleById("schengen-visa").background!;
-    const right = applyEdit(job, behind(wanted.colour));
-    expect(report(right)[0]).toMatchObject({
-      state: "passes",
-      advice: "",
-      background: { is: "put behind", deviation: 0, passes: true },
-    });
+    // The rule of Schengen visas wants #dfe2e5 within 16.
+    const wanted = ruleById("schengen-visa").background!.colour;
+    expect(report(job, measured(wanted))[0]).toMatchObject({ state: "passes", advice: "" });
     // Colorimetry: a green is farther than any tolerance from a light grey.
-    expect(report(applyEdit(job, behind("#2e8b57")))[0]).toMatchObject({
-      state: "fails",
-      advice: expect.stringMatching(/^What was put behind is ΔE 2000 [\d.]+ from plain and light/) as string,
+    const green = report(job, measured("#2e8b57"))[0]!;
+    expect(green.state).toBe("fails");
+    expect(green.advice).toMatch(/^The background should be plain and light\./);
+    const toned = applyEdit(job, { do: "style", change: { look: { ...AS_IT_IS, saturation: -1 } } });
+    expect(report(toned, measured(wanted))[0]!.state).toBe("not measured");
+  });
+
+  it("measures what was put behind the person, not what the camera saw", () => {
+    const job = applyEdit(seen({ ada: face }, add("ada")), {
+      do: "backdrops",
+      backdrops: {
+        ada: { strokes: [], fill: { kind: "flat", colour: "#dfe2e5" }, mask: "mask", made: "made" },
+      },
     });
-    const toned = applyEdit(right, {
-      do: "style",
-      change: { look: { ...AS_IT_IS, saturation: -1 } },
-    });
-    expect(report(toned)[0]!.state).toBe("not measured");
+    expect(report(job, measured("#2e8b57", "#dfe2e5"))[0]!.state).toBe("passes");
+    expect(report(job, measured("#dfe2e5", "#2e8b57"))[0]!.state).toBe("fails");
+    expect(report(job, measured("#dfe2e5"))[0]!.state).toBe("not measured");
+  });
+
+  it("says so where a rule gives no figures for the head", () => {
     const rule = {
       ...ruleById("iso-full-frontal"),
       headHeight: undefined,
       eyeLine: undefined,
       headWidth: undefined,
     };
-    const bare = applyEdit(job, {
+    const bare = applyEdit(seen({ ada: face }, add("ada")), {
       do: "ticket",
       change: { rule: rule.id, rules: [JSON.parse(JSON.stringify(rule)) as typeof rule] },
     });
-    expect(report(bare)[0]).toMatchObject({
+    const [ada] = report(bare, measured("#ffffff"));
+    expect(ada).toMatchObject({
       state: "not measured",
-      background: { is: "not ruled" },
       advice: "The rule gives no figures for the head: look at it yourself.",
     });
   });

@@ -30,6 +30,11 @@ export const faceSchema = z.strictObject({
     .nullable()
     .describe("The outermost points of the head at the ears, hair not included; null where nobody asked"),
   sure: z.boolean().describe("Whether it was set or looked at by a person, or found beyond doubt"),
+  looked: z
+    .array(z.string().max(20))
+    .max(20)
+    .optional()
+    .describe("What a person has looked at and found right, by the name of the check"),
   pose: poseSchema.nullable().describe("What else was found of it; null for one that was set by hand"),
 });
 

@@ -1,4 +1,4 @@
-import type { Face } from "../portrait/index.ts";
+import type { Face, PortraitStudy } from "../portrait/index.ts";
 
 /** File formats read as photos, by what the content says. */
 export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif", "heic"] as const;
@@ -23,6 +23,8 @@ export interface Exposure {
 export interface Seen {
   heads: Face[];
   by: "found" | "hand";
+  /** What was measured in the pixels where the largest head is that of a portrait; left out as long as nobody has looked. */
+  study?: PortraitStudy;
 }
 
 /** What is read of a photo once, when it comes in. */

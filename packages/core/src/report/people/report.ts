@@ -1,27 +1,29 @@
-import { um, writeMeasure, type WriteOptions } from "../../base/length/index.ts";
+import type { WriteOptions } from "../../base/length/index.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import { headsIn, type Job } from "../../job/index.ts";
 import { peopleTicket, personName, quantityOf, ruleFor, type Person } from "../../kinds/index.ts";
+import type { PixelSize } from "../../photo/crop/index.ts";
+import { headBox } from "../../photo/heads/index.ts";
 import {
-  FIGURE_WORDS,
   measureFace,
   placeFace,
   sayShort,
   type Face,
   type FaceOnPiece,
-  type Figure,
+  type PortraitStudy,
 } from "../../photo/portrait/index.ts";
-import type { PixelSize } from "../../photo/crop/index.ts";
-import { headBox } from "../../photo/heads/index.ts";
-import type { Photos } from "../../photo/record/index.ts";
+import type { PhotoFacts, Photos } from "../../photo/record/index.ts";
 import { uprightPiece, type CellPlan, type SheetPlan } from "../../plan/index.ts";
 import { numberedShot, type PhotoId, type ShotName } from "../../schema/index.ts";
-import { backgroundOf, type BackgroundState } from "./background.ts";
+import { backgroundChecks } from "./background.ts";
+import { geometryChecks, sayFigure } from "./geometry.ts";
+import { lightChecks, pixelCheck } from "./light.ts";
+import { notMeasured, type PersonCheck } from "./personCheck.ts";
+import { poseChecks } from "./pose.ts";
 
 /**
- * How someone stands to their rule. "unsure" has figures, but from handles that nobody has looked at and that were not
- * found beyond doubt. "not measured" is right in what was measured, but the rule states more than that. Only what was
- * measured in all that the rule states passes.
+ * How someone stands to their rule. Only who was measured in all that a document photo is looked at for, and is right in all of
+ * it, passes. "unsure" is for a person to look at; "not measured" is right as far as anything was measured.
  */
 export type PersonState = "passes" | "fails" | "unsure" | "not measured" | "no handles" | "no photo";
 
@@ -35,15 +37,13 @@ export interface PersonReport {
   cell: CellPlan | undefined;
   state: PersonState;
   measured: FaceOnPiece | null;
-  background: BackgroundState;
+  /** Everything that the photo was looked at for; empty where there is no head to begin with. */
+  checks: PersonCheck[];
   /** What to do about it, in a sentence; empty for who passes. */
   advice: string;
   /** Whether the crop that the rule would make passes, and only the one set by hand does not. */
   mendable?: boolean;
 }
-
-/** More slant than this an office refuses (ISO/IEC 19794-5: roll of at most 8°). */
-export const MOST_SLANT = 8;
 
 /** Everyone of a job of portraits against their rules; empty for a job of another kind. */
 export function reportPeople(
@@ -63,13 +63,18 @@ export function reportPeople(
     const rule = ruleFor(ticket, person);
     const own = { person, name: personName(person), quantity: quantityOf(ticket, person), rule, cell };
     const photo = cell?.photo ?? person.photo;
-    const backdrop = photo === null ? undefined : job.backdrops[photo];
-    const background = backgroundOf(rule, backdrop, (cell?.look ?? null) !== null);
-    return { ...own, photo, background, ...judge(job, photos, cell, photo, rule, background, write) };
+    return { ...own, photo, ...judge(job, photos, cell, photo, rule, write) };
   });
 }
 
-type Judged = Pick<PersonReport, "state" | "measured" | "advice" | "mendable">;
+type Judged = Pick<PersonReport, "state" | "measured" | "checks" | "advice" | "mendable">;
+
+const nothing = (state: PersonState, advice: string): Judged => ({
+  state,
+  measured: null,
+  checks: [],
+  advice,
+});
 
 function judge(
   job: Job,
@@ -77,96 +82,183 @@ function judge(
   cell: CellPlan | undefined,
   photo: PhotoId | null,
   rule: DocumentRule,
-  background: BackgroundState,
   write: WriteOptions,
 ): Judged {
   const facts = photo === null ? undefined : photos[photo];
-  if (photo === null || !facts || !cell) {
-    return {
-      state: "no photo",
-      measured: null,
-      advice: "Add the photo; it goes to who is listed by its name.",
-    };
-  }
-  const face = headsIn(job, photos, photo)[0];
+  if (photo === null || !facts || !cell)
+    return nothing("no photo", "Add the photo; it goes to who is listed by its name.");
+  const heads = headsIn(job, photos, photo);
+  const face = heads[0];
   if (!face) {
-    return {
-      state: "no handles",
-      measured: null,
-      advice: "Set the crown, the chin and the eyes on the photo.",
-    };
+    return nothing(
+      "no handles",
+      facts.seen
+        ? "No head was found in this photo. Set the crown, the chin and the eyes on it by hand."
+        : "Nobody has looked for the head in this photo yet.",
+    );
   }
   const { opening, cover } = uprightPiece(cell);
   const piece = { finished: opening, cover };
   const measured = measureFace(face, facts, piece, cell.sits, rule);
-  const failing = measured.figures.filter(({ passes }) => !passes);
-  const slanted = Math.abs(measured.slant) > MOST_SLANT;
-  if (failing.length === 0 && !slanted) {
-    if (background.is === "put behind" && !background.passes)
-      return { state: "fails", measured, advice: sayBackground(background, rule) };
-    if (!face.sure)
-      return { state: "unsure", measured, advice: "Look whether the handles are where they should be." };
-    if (isSecond(headsIn(job, photos, photo)[1], face, facts) && facts.seen?.by === "found")
-      return {
-        state: "unsure",
-        measured,
-        advice:
-          "There is a second head in this photo; the larger one was measured. Look whether that is who is meant.",
-      };
-    const open = sayNotMeasured(measured, background, rule);
-    return { state: open === "" ? "passes" : "not measured", measured, advice: open };
-  }
-  if (failing.some(({ value }) => value === null)) {
-    return { state: "no handles", measured, advice: "The rule has a head width: set the ears on the photo." };
-  }
-  const best = placeFace(face, facts, piece, rule);
-  const short = best && sayShort(best, write);
-  const advice =
-    short ?? `${said(failing, write)} A crop that passes is there: give the photo back to the rule.`;
-  return { state: "fails", measured, advice, mendable: short === null };
-}
-
-/** A second head at least this large against the first may be the one that is meant. */
-const SECOND = 0.5;
-
-const isSecond = (second: Face | undefined, first: Face, photo: PixelSize): boolean => {
-  const height = (face: Face) => {
-    const { top, bottom } = headBox(face, photo);
-    return bottom - top;
-  };
-  return second !== undefined && height(second) > SECOND * height(first);
-};
-
-/** What a rule leaves to the eye, or states and nobody measured; empty where everything was measured. */
-function sayNotMeasured(measured: FaceOnPiece, background: BackgroundState, rule: DocumentRule): string {
-  return [
+  const checks = [
+    ...geometryChecks(measured, opening.width, write),
     ...(measured.figures.length === 0
-      ? ["The rule gives no figures for the head: look at it yourself."]
-      : []),
-    ...(background.is === "not measured"
       ? [
-          `The background was not measured. It should be ${rule.background!.words}: look at it, or put another behind.`,
+          notMeasured(
+            "headHeight",
+            "Head height",
+            "The rule gives no figures for the head: look at it yourself.",
+          ),
         ]
       : []),
-  ].join(" ");
+    aloneCheck(heads, facts),
+    ...pixelChecks(job, photos, photo, cell, measured, face, rule, write),
+    ...poseChecks(face, write),
+  ].map((check) => lookedAt(check, face));
+  const wrong = checks.filter(({ state }) => state === "wrong");
+  const isOff = wrong.some(({ name }) => GEOMETRY.has(name));
+  if (measured.figures.some(({ value }) => value === null)) {
+    const advice = "The rule has a head width: set the ears on the photo.";
+    return { state: "no handles", measured, checks, advice };
+  }
+  if (isOff) {
+    const best = placeFace(face, facts, piece, rule);
+    const short = best && sayShort(best, write);
+    const figures = measured.figures
+      .filter(({ passes }) => !passes)
+      .map((figure) => sayFigure(figure, write));
+    const advice =
+      short ??
+      `${figures.join(" ")} A crop that passes is there: give the photo back to the rule.`.trimStart();
+    return { state: "fails", measured, checks, advice, mendable: short === null };
+  }
+  const state = stateOf(checks, face);
+  return { state, measured, checks, advice: state === "passes" ? "" : adviceOf(checks, face) };
 }
 
-const sayBackground = (
-  { deviation }: Extract<BackgroundState, { is: "put behind" }>,
-  { background }: DocumentRule,
-): string =>
-  `What was put behind is ΔE 2000 ${deviation.toFixed(1)} from ${background!.words}; up to ${background!.tolerance} will do. Put another colour behind.`;
+/** Checks that a crop decides. */
+const GEOMETRY: ReadonlySet<string> = new Set([
+  "headHeight",
+  "aboveCrown",
+  "eyeLine",
+  "headWidth",
+  "belowChin",
+  "centre",
+  "level",
+]);
 
-/** "Head height is 38.2 mm, 2.2 mm too much." */
-export function sayFigure({ name, value, allowed }: Figure, write: WriteOptions): string {
-  if (value === null) return `${FIGURE_WORDS[name]} needs the handles at the ears.`;
-  const length = (of: number) => writeMeasure(um(Math.round(of / 10) * 10), write);
-  if (value > allowed.to)
-    return `${FIGURE_WORDS[name]} is ${length(value)}, ${length(value - allowed.to)} too much.`;
-  if (value < allowed.from)
-    return `${FIGURE_WORDS[name]} is ${length(value)}, ${length(allowed.from - value)} too little.`;
-  return `${FIGURE_WORDS[name]} is ${length(value)}.`;
+function stateOf(checks: readonly PersonCheck[], { sure }: Face): PersonState {
+  const is = (state: PersonCheck["state"]) => checks.some((check) => check.state === state);
+  if (is("wrong")) return "fails";
+  if (is("look") || !sure) return "unsure";
+  return is("not measured") ? "not measured" : "passes";
 }
 
-const said = (failing: readonly Figure[], write: WriteOptions): string =>
-  failing.map((figure) => sayFigure(figure, write)).join(" ");
+/** What to do first: about what is wrong, what has to be looked at, what was not measured. */
+function adviceOf(checks: readonly PersonCheck[], { sure }: Face): string {
+  for (const wanted of ["wrong", "look", "not measured"] as const) {
+    if (wanted === "look" && !sure) return "Look whether the handles are where they should be.";
+    const those = [...new Set(checks.filter(({ state }) => state === wanted).map(({ todo }) => todo))];
+    if (those.length > 0) return those.slice(0, 2).join(" ");
+  }
+  return "";
+}
+
+/** What a person has looked at and found right is right. */
+const lookedAt = (check: PersonCheck, { looked = [] }: Face): PersonCheck =>
+  looked.includes(check.name) && (check.state === "look" || check.state === "not measured")
+    ? { ...check, state: "right", says: "looked at by a person", todo: "" }
+    : check;
+
+/** A second head at least this large against the first may be the one that is meant. */
+const SECOND = 0.3;
+
+function aloneCheck(heads: readonly Face[], facts: PhotoFacts): PersonCheck {
+  const heights = heads.map((head) => {
+    const { top, bottom } = headBox(head, facts);
+    return bottom - top;
+  });
+  const others = heights.slice(1).filter((height) => height > SECOND * heights[0]!).length;
+  const check = { name: "alone", title: "Nobody else", allowed: "", at: null } as const;
+  if (others === 0) return { ...check, state: "right", says: "one head", todo: "" };
+  return {
+    ...check,
+    state: "wrong",
+    says: `${others + 1} heads`,
+    todo: "There is a second head in this photo; the larger one was measured. Take it again with one person alone, or say in its handles that the other is no head.",
+  };
+}
+
+const NOT_YET = "The pixels of this photo were not measured yet.";
+const PIXELS = [
+  ["sharp", "Sharp"],
+  ["exposure", "Exposure"],
+  ["light", "Even light on the face"],
+  ["red", "No red eyes"],
+] as const;
+const BEHIND = [
+  ["background", "Background"],
+  ["even", "Even background"],
+  ["shadow", "No shadow"],
+] as const;
+
+/** What the pixels say: of the photo, and of what was put behind the person where something was. */
+function pixelChecks(
+  job: Job,
+  photos: Photos,
+  photo: PhotoId,
+  cell: CellPlan,
+  measured: FaceOnPiece,
+  face: Face,
+  rule: DocumentRule,
+  write: WriteOptions,
+): PersonCheck[] {
+  const facts = photos[photo]!;
+  const study = facts.seen?.study;
+  const made = job.backdrops[photo]?.made;
+  const behind = made === undefined ? study : photos[made]?.seen?.study;
+  const { opening } = uprightPiece(cell);
+  return [
+    ...(rule.background ? backgroundOf(behind, rule, cell, measured, face, facts, opening, write) : []),
+    ...(cell.picture ? [pixelCheck(cell.picture.ppi, write)] : []),
+    ...(study
+      ? lightChecks(study, face, write)
+      : PIXELS.map(([name, title]) => notMeasured(name, title, NOT_YET))),
+  ];
+}
+
+function backgroundOf(
+  behind: PortraitStudy | undefined,
+  rule: DocumentRule,
+  cell: CellPlan,
+  measured: FaceOnPiece,
+  face: Face,
+  photo: PixelSize,
+  size: { width: number; height: number },
+  write: WriteOptions,
+): PersonCheck[] {
+  const open = (todo: string) => BEHIND.map(([name, title]) => notMeasured(name, title, todo));
+  if (cell.look)
+    return open(
+      "A look changes the colours of the print: look at the background yourself, or take the look off.",
+    );
+  if (!behind) return open(`The background was not measured yet. It should be ${rule.background!.words}.`);
+  const { left, top, right, bottom } = headBox(face, photo);
+  const corners = [
+    { x: left, y: top },
+    { x: right, y: top },
+    { x: left, y: bottom },
+    { x: right, y: bottom },
+  ].map(({ x, y }) => measured.at({ x: x / photo.width, y: y / photo.height }));
+  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)];
+  return backgroundChecks(
+    rule,
+    {
+      parts: behind.background,
+      size,
+      on: measured.at,
+      head: { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) },
+    },
+    write,
+  );
+}
