@@ -31,7 +31,7 @@ export function documentPhoto(
     opacity > 0 ? `<rect ${all} fill="${colour}" opacity="${opacity}"/>` : "";
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="${frame.x} ${frame.y} ${frame.width} ${frame.height}" preserveAspectRatio="xMidYMid slice">
     <defs>
-      <linearGradient id="uneven" x1=".2" x2=".8"><stop stop-color="${lighter(behind, 0)}"/><stop offset="1" stop-color="${darker(behind, 0.6 * uneven)}"/></linearGradient>
+      <linearGradient id="uneven" x1=".4" x2=".6"><stop stop-color="${lighter(behind, 0)}"/><stop offset="1" stop-color="${darker(behind, 0.6 * uneven)}"/></linearGradient>
       <linearGradient id="halflit" x1=".44" x2=".56"><stop stop-color="#000" stop-opacity="0"/><stop offset="1" stop-color="#000" stop-opacity="${0.75 * halfLit}"/></linearGradient>
       <filter id="cast" x="-60%" y="-60%" width="220%" height="220%"><feGaussianBlur stdDeviation="16"/></filter>
     </defs>

@@ -6,6 +6,7 @@ import { compileFunction } from "node:vm";
 import { loadLiteRt } from "@litertjs/core";
 import type { Face, PortraitStudy } from "@wide-quilt/core";
 import sharp from "sharp";
+import { Cutout } from "./cutout.ts";
 import { findHeads } from "./heads.ts";
 import { compiled, type Models } from "./models.ts";
 import { Picture } from "./picture.ts";
@@ -68,6 +69,17 @@ export const headsInPreview = async (file: string | Uint8Array): Promise<Face[]>
 /** What there is to measure in the pixels of a portrait, in a large preview of it and with the head that was found. */
 export const studyOfPreview = async (file: string | Uint8Array, face: Face): Promise<PortraitStudy> =>
   studyPortrait(await modelsInNode(), await pictureOf(file), face);
+
+/** The mask of the person in a preview of a photo as a grey PNG, as a cut-out without strokes has it. */
+export async function maskOfPreview(file: string | Uint8Array): Promise<Buffer> {
+  const cutout = await Cutout.open(await modelsInNode(), (await pictureOf(file)).pixels);
+  const { data, width, height } = cutout.mask([]);
+  const grey = Buffer.from(data.map((value) => Math.round(value * 255)));
+  return sharp(grey, { raw: { width, height, channels: 1 } })
+    .toColourspace("b-w")
+    .png()
+    .toBuffer();
+}
 
 async function pictureOf(file: string | Uint8Array): Promise<Picture> {
   const { data, info } = await sharp(file).removeAlpha().raw().toBuffer({ resolveWithObject: true });

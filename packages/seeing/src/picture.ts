@@ -1,4 +1,4 @@
-import type { Pixels } from "@wide-quilt/core";
+import { placesOf, type Pixels } from "@wide-quilt/core";
 
 /** A square of a picture, turned about its middle; degrees clockwise, side in pixels. */
 export interface Square {
@@ -77,6 +77,35 @@ export class Picture {
       }
     }
     return figures;
+  }
+
+  /** The picture smaller, its longer side at most this long; itself where it is no longer. */
+  shrunk(longest: number): Pixels {
+    const scale = longest / Math.max(this.width, this.height);
+    if (scale >= 1) return this.pixels;
+    const [w, h] = [
+      Math.max(1, Math.round(this.width * scale)),
+      Math.max(1, Math.round(this.height * scale)),
+    ];
+    const { data, width, height, channels } = this.level(Math.max(0, Math.floor(Math.log2(1 / scale))));
+    const [columns, rows] = [placesOf(w, width), placesOf(h, height)];
+    const out = new Uint8Array(w * h * channels);
+    let to = 0;
+    for (let y = 0; y < h; y++) {
+      const [top, bottom, down] = [rows.first[y]! * width, rows.second[y]! * width, rows.share[y]!];
+      for (let x = 0; x < w; x++) {
+        const [left, right, across] = [columns.first[x]!, columns.second[x]!, columns.share[x]!];
+        for (let c = 0; c < channels; c++, to++) {
+          const upper =
+            data[(top + left) * channels + c]! * (1 - across) + data[(top + right) * channels + c]! * across;
+          const lower =
+            data[(bottom + left) * channels + c]! * (1 - across) +
+            data[(bottom + right) * channels + c]! * across;
+          out[to] = Math.round(upper * (1 - down) + lower * down);
+        }
+      }
+    }
+    return { data: out, width: w, height: h, channels };
   }
 
   private level(level: number): Pixels {

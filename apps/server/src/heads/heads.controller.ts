@@ -1,7 +1,12 @@
+import { rm } from "node:fs/promises";
+import { Readable } from "node:stream";
 import { Body, Controller, Get, Inject, Param, Post, Put } from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import { readHeads, type Seen } from "@wide-quilt/core";
-import type { HeadSearch } from "../contract.ts";
+import type { HeadSearch, MadeBackdrop } from "../contract.ts";
+import { DataFolder } from "../data/folder.ts";
+import { arrive } from "../photos/arrival.ts";
+import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { PauseHeads, SetHeads } from "./heads.dto.ts";
 import { HeadsService } from "./heads.service.ts";
@@ -9,7 +14,11 @@ import { HeadsService } from "./heads.service.ts";
 @ApiTags("Photos")
 @Controller("api")
 export class HeadsController {
-  constructor(@Inject(HeadsService) private readonly heads: HeadsService) {}
+  constructor(
+    @Inject(HeadsService) private readonly heads: HeadsService,
+    @Inject(PhotosService) private readonly photos: PhotosService,
+    @Inject(DataFolder) private readonly folder: DataFolder,
+  ) {}
 
   @Get("heads")
   @ApiOperation({ summary: "How the search for heads in photos stands" })
@@ -21,6 +30,17 @@ export class HeadsController {
   @ApiOperation({ summary: "Pauses the search for heads, or lets it go on" })
   pause(@Body() { paused }: PauseHeads): HeadSearch {
     return this.heads.pause(paused);
+  }
+
+  @Post("photos/:id/mask")
+  @ApiOperation({ summary: "Tells the person of a photo from its background; the mask is kept as a photo" })
+  async mask(@Param("id") id: string): Promise<MadeBackdrop> {
+    const arrival = await arrive(Readable.from([await this.heads.mask(id)]), this.folder.arriving);
+    try {
+      return { id: await this.photos.takeIn(arrival) };
+    } finally {
+      await rm(arrival.path, { force: true });
+    }
   }
 
   @Put("photos/:id/heads")

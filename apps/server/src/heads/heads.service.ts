@@ -130,6 +130,19 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     return this.keep(photo, { heads: found, by: "found" });
   }
 
+  /** The mask of the person in a photo, as a PNG; before all photos that wait to be looked at. Throws a Problem. */
+  async mask(photo: string): Promise<Uint8Array> {
+    this.known(photo);
+    const mask = await this.inTurn(() => this.looked<Uint8Array>("mask", photo, STUDIED, {}));
+    if (mask) return mask;
+    throw new Problem(
+      409,
+      "not-cut-out",
+      "Not cut out",
+      "The person cannot be told from the background of this photo by itself. Open its background and draw over it.",
+    );
+  }
+
   /**
    * The job without the heads that it brought along, which are its photos’ from now on, set by hand: those that the photos
    * have by hand already stay.

@@ -152,6 +152,7 @@ export const server = {
   pauseHeads: (paused: boolean) => ask<HeadSearch>("PUT", "/heads", { paused }),
   setHeads: (photo: string, heads: readonly Face[]) => ask<Seen>("PUT", `/photos/${photo}/heads`, { heads }),
   findHeads: (photo: string) => ask<Seen>("POST", `/photos/${photo}/heads`),
+  makeMask: (photo: string) => ask<MadeBackdrop>("POST", `/photos/${photo}/mask`),
   makeBackdrop: (photo: string, mask: string, fill: BackdropFill) =>
     ask<MadeBackdrop>("POST", `/photos/${photo}/backdrop`, { mask, ...fill }),
   askProof: (id: string, sheet: number, wide = false) =>

@@ -1,5 +1,6 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { queries } from "../api/queries.ts";
+import { behindAll } from "../table/behindAll.ts";
 import { headSearch } from "../table/headSlice.ts";
 import { openJob } from "../table/openJob.ts";
 import { view } from "../table/view.ts";
@@ -10,6 +11,7 @@ export const store = configureStore({
   reducer: {
     openJob: openJob.reducer,
     headSearch: headSearch.reducer,
+    behindAll: behindAll.reducer,
     [queries.reducerPath]: queries.reducer,
     view: view.reducer,
     notices: notices.reducer,

@@ -1,5 +1,6 @@
 /** The one thread that looks at photos; the models are loaded once. */
-import { Cutout } from "./cutout.ts";
+import type { Cutout } from "@wide-quilt/seeing";
+import { maskFile, openCutout, shownCutout } from "./cutout.ts";
 import { models } from "./models.ts";
 import type { SeeingAnswer, SeeingTask } from "./seeing.ts";
 
@@ -16,14 +17,14 @@ onmessage = async ({ data: task }: MessageEvent<SeeingTask>) => {
 async function done(task: SeeingTask) {
   switch (task.do) {
     case "open cutout":
-      cutout = await Cutout.open(await models(), task.picture);
+      cutout = await openCutout(await models(), task.picture);
       task.picture.close();
       return { opened: true };
     case "show cutout":
       if (!cutout) throw new Error("No photo is open");
-      return { shown: cutout.show(task.strokes, task.fill, task.wanted) };
+      return { shown: shownCutout(cutout, task.strokes, task.fill, task.wanted) };
     case "mask":
       if (!cutout) throw new Error("No photo is open");
-      return { mask: await cutout.mask(task.strokes) };
+      return { mask: await maskFile(cutout, task.strokes) };
   }
 }

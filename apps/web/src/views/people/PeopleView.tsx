@@ -1,5 +1,13 @@
-import { LIMITS, nextShot, peopleTicket, readPeople, withoutPhotos, type Job } from "@wide-quilt/core";
-import { ArrowLeft, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
+import {
+  LIMITS,
+  nextShot,
+  peopleTicket,
+  readPeople,
+  ruleFor,
+  withoutPhotos,
+  type Job,
+} from "@wide-quilt/core";
+import { ArrowLeft, Eraser, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { server } from "../../api/client.ts";
@@ -12,6 +20,7 @@ import { noticed } from "../../app/noticeSlice.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useFollow } from "../../app/useFollow.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
+import { photosAsTaken, putBehindAll, stopBehindAll } from "../../table/behindAll.ts";
 import { edit } from "../../table/edits.ts";
 import { selectLooking, selectPeople } from "../../table/heads.ts";
 import { FileButton } from "../../ui/FileButton.tsx";
@@ -101,6 +110,7 @@ function People({ id, job }: { id: string; job: Job }) {
               {reports.length === 0 ? "Nobody yet" : `${passing} of ${reports.length} pass`}
               {partly > 0 && `, ${partly} ${partly === 1 ? "is" : "are"} right as far as measured`}
             </p>
+            <BehindAll />
             <FileButton
               label="Photo files"
               accept={ACCEPTED}
@@ -129,6 +139,7 @@ function People({ id, job }: { id: string; job: Job }) {
           </div>
           {arriving && <Progress label="Photos coming in" {...arriving} />}
           {looking && <Progress label="Looking for heads" {...looking} />}
+          <BehindAllProgress />
           <Said
             title="Not everything could be read as it stands"
             lines={problems}
@@ -162,6 +173,43 @@ function People({ id, job }: { id: string; job: Job }) {
           )}
         </main>
       )}
+    </div>
+  );
+}
+
+/** Puts what the rule of the job asks for behind everybody who has nothing put behind them. */
+function BehindAll() {
+  const dispatch = useAppDispatch();
+  const waiting = useAppSelector((state) => photosAsTaken(state).length);
+  const runs = useAppSelector((state) => state.behindAll !== null);
+  const ticket = useAppSelector(({ openJob }) => openJob.job && peopleTicket(openJob.job));
+  if (!ticket || waiting === 0 || runs) return null;
+  const wanted = ruleFor(ticket, undefined).background;
+  const isWhite = wanted === undefined || wanted.colour === "#ffffff";
+  return (
+    <button
+      type="button"
+      className={button.plain}
+      title={`Cuts out ${waiting === 1 ? "one person" : `${waiting} people`} and puts ${isWhite ? "white" : wanted.words} behind; each can be corrected after`}
+      onClick={() => void dispatch(putBehindAll({ kind: "flat", colour: wanted?.colour ?? "#ffffff" }))}
+    >
+      <Eraser size={15} aria-hidden /> {isWhite ? "White behind everyone" : "Background behind everyone"}
+    </button>
+  );
+}
+
+function BehindAllProgress() {
+  const dispatch = useAppDispatch();
+  const progress = useAppSelector((state) => state.behindAll);
+  if (!progress) return null;
+  return (
+    <div className="mt-2 flex items-center gap-3">
+      <div className="grow">
+        <Progress label="Putting the background behind everyone" {...progress} />
+      </div>
+      <button type="button" className={button.plain} onClick={() => dispatch(stopBehindAll())}>
+        Stop
+      </button>
     </div>
   );
 }

@@ -49,6 +49,7 @@ it("everything right passes, and every check says what it found", () => {
       "headHeight",
       "centre",
       "level",
+      "whole",
       "alone",
       "background",
       "even",

@@ -9,6 +9,7 @@ export const CHECKS = [
   "belowChin",
   "centre",
   "level",
+  "whole",
   "alone",
   "background",
   "even",

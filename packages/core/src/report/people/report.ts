@@ -111,6 +111,7 @@ function judge(
           ),
         ]
       : []),
+    wholeCheck(face),
     aloneCheck(heads, facts),
     ...pixelChecks(job, photos, photo, cell, measured, face, rule, write),
     ...poseChecks(face, write),
@@ -169,6 +170,18 @@ const lookedAt = (check: PersonCheck, { looked = [] }: Face): PersonCheck =>
   looked.includes(check.name) && (check.state === "look" || check.state === "not measured")
     ? { ...check, state: "right", says: "looked at by a person", todo: "" }
     : check;
+
+const wholeCheck = ({ pose, crown }: Face): PersonCheck => {
+  const check = { name: "whole", title: "The head is whole", allowed: "", at: crown } as const;
+  return pose?.cut
+    ? {
+        ...check,
+        state: "look",
+        says: "the photo ends at the hair",
+        todo: "The photo seems to cut the top of the head off. Look at this yourself; leave more room above for the next shot.",
+      }
+    : { ...check, state: "right", says: "yes", todo: "" };
+};
 
 /** A second head at least this large against the first may be the one that is meant. */
 const SECOND = 0.3;
