@@ -1,5 +1,6 @@
 import { writeNumber } from "../../../base/length/index.ts";
 import { headsIn } from "../../../job/index.ts";
+import { kindOf } from "../../../kinds/index.ts";
 import { placePicture, type Turn } from "../../../photo/crop/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf, shownShots, type ShownShot } from "../shots.ts";
@@ -12,7 +13,11 @@ const FEW = 3;
 
 /** Crops that take away more than 15 % of a photo. Turning the photo is offered where that loses less. */
 export const cropLoss: Rule = (inspection) => {
-  const much = shownShots(inspection).filter(({ picture }) => picture.loss > MUCH_LOSS);
+  const { job } = inspection;
+  // Where a rule places the head, the rule says what is cut away.
+  const much = shownShots(inspection).filter(
+    ({ picture, shot }) => picture.loss > MUCH_LOSS && !kindOf(job).ruleOf(job, shot),
+  );
   return much.length > FEW ? [ofMany(much, inspection)] : much.map((shown) => finding(shown, inspection));
 };
 
