@@ -106,7 +106,7 @@ async function worked(page: Page, doing: () => Promise<void>): Promise<{ work: n
 }
 
 /** Holds a cell and moves the pointer about for three seconds, counting frames. */
-async function dragOn(page: Page, what: string): Promise<void> {
+export async function dragOn(page: Page, what: string): Promise<void> {
   const box = (await page.locator("[data-cell]").nth(20).boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);

@@ -1,10 +1,11 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact lanes large pages`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
 import { benchContact } from "./contact.ts";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
+import { benchHeads } from "./heads.ts";
 import { benchLanes } from "./lanes.ts";
 import { benchLarge } from "./large.ts";
 import { benchLayouts } from "./layouts.ts";
@@ -23,6 +24,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   drag: ([photo]) => benchDrag(photo!),
   background: benchBackground,
   contact: benchContact,
+  heads: benchHeads,
   lanes: benchLanes,
   large: benchLarge,
   pages: benchPages,

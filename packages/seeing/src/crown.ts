@@ -20,7 +20,7 @@ export interface Crown {
 }
 
 /** One mask sees heads as far apart as this many of its usual sides; a mask takes 13 ms. */
-const TOGETHER = 2.2;
+const TOGETHER = 3;
 
 /**
  * The tops of the heads in a picture, in the same order. One head has a mask of its own, upright with it; of several those

@@ -18,7 +18,7 @@ const SIDE = 192;
 const PLACES = SIDE / 4;
 /** Less than this is no face; less than CLEAR is looked at once more, close up, where it has to be at least LIKELY. */
 const LEAST_SCORE = 0.3;
-const CLEAR = 0.75;
+const CLEAR = 0.6;
 const LIKELY = 0.5;
 /** Boxes that share more than this are one face. */
 const SAME = 0.3;

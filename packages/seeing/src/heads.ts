@@ -9,6 +9,9 @@ import { along, away, middle, type Point } from "./points.ts";
 /** No more heads than this are looked for in a photo. */
 export const MOST_HEADS = 32;
 
+/** More faces than this are a group. */
+const GROUP = 2;
+
 /** Less than this of a model's own certainty and it is no face, or one that a person is asked to look at. */
 const FACE = 0.5;
 const SURE = { score: 0.75, presence: 0.9 };
@@ -26,9 +29,11 @@ const HIGH_HAIR = 0.07;
  */
 export async function findHeads(models: Models, picture: Picture): Promise<Face[]> {
   const found = await detect(models.detection, picture);
+  // Document photos are measured to tenths of a millimetre; a group is cropped.
+  const isGroup = found.length > GROUP;
   const faces: { found: Found; points: Landmarks }[] = [];
   for (const one of found.slice(0, MOST_HEADS)) {
-    const points = await landmarks(models.landmarks, picture, one);
+    const points = await landmarks(models.landmarks, picture, one, isGroup ? "usable" : "well");
     if (points.presence >= FACE) faces.push({ found: one, points });
   }
   const crowns = await crownsOf(

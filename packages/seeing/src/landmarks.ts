@@ -39,19 +39,28 @@ export interface Landmarks {
 }
 
 /** A frame that shows a face less than this far off, in shares of its side, is as good as another. */
-const FRAMED = { aside: 0.02, side: 0.04, angle: 2 };
+const FRAMED = {
+  well: { aside: 0.03, side: 0.06, angle: 3 },
+  usable: { aside: 0.08, side: 0.15, angle: 8 },
+};
 
-/** The points of a face that was found. It is looked at again where the first look framed it badly. */
-export async function landmarks(model: Model, picture: Picture, found: Found): Promise<Landmarks> {
+/** The points of a face that was found. It is looked at again where the first look did not frame it as it should. */
+export async function landmarks(
+  model: Model,
+  picture: Picture,
+  found: Found,
+  framed: keyof typeof FRAMED,
+): Promise<Landmarks> {
+  const limit = FRAMED[framed];
   const { x, y, size, leftEye, rightEye } = found;
-  const first: Square = { x, y: y, side: size * 1.5, angle: slant(leftEye, rightEye) };
+  const first: Square = { x, y, side: size * 1.5, angle: slant(leftEye, rightEye) };
   const looked = await look(model, picture, first);
   const second = frameOf(looked.points);
   const off = away(first, second) / second.side;
   const isFramed =
-    off < FRAMED.aside &&
-    Math.abs(first.side / second.side - 1) < FRAMED.side &&
-    Math.abs(first.angle - second.angle) < FRAMED.angle;
+    off < limit.aside &&
+    Math.abs(first.side / second.side - 1) < limit.side &&
+    Math.abs(first.angle - second.angle) < limit.angle;
   return read(isFramed ? looked : await look(model, picture, second));
 }
 

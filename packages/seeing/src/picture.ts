@@ -47,32 +47,40 @@ export class Picture {
     const radians = (square.angle * Math.PI) / 180;
     const [right, down] = [(Math.cos(radians) * step) / shrunk, (Math.sin(radians) * step) / shrunk];
     const figures = new Float32Array(size * size * 3);
-    const FIGURES = Float32Array.from({ length: 256 }, (_, byte) => figure(byte));
+    const table = Float32Array.from({ length: 256 }, (_, byte) => figure(byte));
     const beside = figure(BESIDE);
     const [middleX, middleY] = [square.x / shrunk - 0.5, square.y / shrunk - 0.5];
+    const [lastX, lastY] = [Math.max(0, width - 2), Math.max(0, height - 2)];
+    const next = width > 1 ? channels : 0;
+    const under = height > 1 ? width * channels : 0;
+    // Plain scalars: this runs for every pixel that a model is shown.
     let at = 0;
     for (let row = 0; row < size; row++) {
       const v = row + 0.5 - size / 2;
-      for (let column = 0; column < size; column++, at += 3) {
-        const u = column + 0.5 - size / 2;
-        const x = middleX + u * right - v * down;
-        const y = middleY + u * down + v * right;
+      let x = middleX + (0.5 - size / 2) * right - v * down;
+      let y = middleY + (0.5 - size / 2) * down + v * right;
+      for (let column = 0; column < size; column++, at += 3, x += right, y += down) {
         if (x < -0.5 || y < -0.5 || x > width - 0.5 || y > height - 0.5) {
           figures[at] = figures[at + 1] = figures[at + 2] = beside;
           continue;
         }
-        const left = Math.min(Math.max(Math.floor(x), 0), Math.max(0, width - 2));
-        const top = Math.min(Math.max(Math.floor(y), 0), Math.max(0, height - 2));
-        const [across, below] = [clamp01(x - left), clamp01(y - top)];
-        const i = (top * width + left) * channels;
-        const next = width > 1 ? channels : 0;
-        const under = height > 1 ? width * channels : 0;
-        for (let channel = 0; channel < 3; channel++) {
-          const k = i + channel;
-          const upper = FIGURES[data[k]!]! * (1 - across) + FIGURES[data[k + next]!]! * across;
-          const lower =
-            FIGURES[data[k + under]!]! * (1 - across) + FIGURES[data[k + under + next]!]! * across;
-          figures[at + channel] = upper * (1 - below) + lower * below;
+        let left = x < 0 ? 0 : x | 0;
+        let top = y < 0 ? 0 : y | 0;
+        if (left > lastX) left = lastX;
+        if (top > lastY) top = lastY;
+        const across = clamp01(x - left);
+        const below = clamp01(y - top);
+        const w11 = across * below;
+        const w10 = across - w11;
+        const w01 = below - w11;
+        const w00 = 1 - across - w01;
+        let k = (top * width + left) * channels;
+        for (let channel = 0; channel < 3; channel++, k++) {
+          figures[at + channel] =
+            table[data[k]!]! * w00 +
+            table[data[k + next]!]! * w10 +
+            table[data[k + under]!]! * w01 +
+            table[data[k + under + next]!]! * w11;
         }
       }
     }
@@ -151,4 +159,4 @@ function half({ data, width, height, channels }: Pixels): Pixels {
   return { data: out, width: w, height: h, channels };
 }
 
-const clamp01 = (value: number): number => Math.min(Math.max(value, 0), 1);
+const clamp01 = (value: number): number => (value < 0 ? 0 : value > 1 ? 1 : value);

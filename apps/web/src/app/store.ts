@@ -1,6 +1,6 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { queries } from "../api/queries.ts";
-import { behindAll } from "../table/behindAll.ts";
+import { behindAll } from "../table/behindSlice.ts";
 import { headSearch } from "../table/headSlice.ts";
 import { openJob } from "../table/openJob.ts";
 import { view } from "../table/view.ts";

@@ -1,9 +1,8 @@
-import { headsIn, type PersonCheck, type PersonReport, type PhotoRecord } from "@wide-quilt/core";
+import type { PersonCheck, PersonReport, PhotoRecord } from "@wide-quilt/core";
 import { Check, CircleHelp, Minus, X, type LucideIcon } from "lucide-react";
 import { address } from "../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
-import { selectJob } from "../table/sheets.ts";
-import { setHeads } from "../table/heads.ts";
+import { selectHeads, setHeads } from "../table/heads.ts";
 
 const SIGNS: Record<PersonCheck["state"], { sign: LucideIcon; look: string; word: string }> = {
   right: { sign: Check, look: "text-good", word: "right" },
@@ -60,10 +59,7 @@ function OpenCheck({
 }) {
   const dispatch = useAppDispatch();
   const photo = report.photo!;
-  const heads = useAppSelector((store) => {
-    const job = selectJob(store);
-    return job ? headsIn(job, store.openJob.photos, photo) : [];
-  });
+  const heads = useAppSelector((store) => selectHeads(store, photo));
   const { sign: Sign, look, word } = SIGNS[state];
   const face = heads[0];
   const confirm = () => {

@@ -1,6 +1,6 @@
 import { middleFace, type Face, type PersonReport, type PhotoRecord } from "@wide-quilt/core";
 import { ScanFace, UserRoundMinus, UserRoundPlus } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
 import { findHeads, selectHeads, setHeads, showHeads } from "../table/heads.ts";
 import { OverPage } from "../ui/OverPage.tsx";
@@ -25,7 +25,7 @@ const ROOM = { width: 500, height: 560 };
 /** A photo with the handles of its heads: looked at, corrected, added and taken away; and what a rule says of the first one. */
 export function HeadEditor({ photo, record, name, report, onClose }: Props) {
   const dispatch = useAppDispatch();
-  const heads = useAppSelector(useMemo(() => selectHeads(photo), [photo]));
+  const heads = useAppSelector((state) => selectHeads(state, photo));
   const [chosen, setChosen] = useState(0);
   const [zoom, setZoom] = useState(1);
   const [looks, setLooks] = useState(false);

@@ -1,22 +1,11 @@
-import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import { peopleTicket, type Backdrop, type BackdropFill } from "@wide-quilt/core";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
 import { newId } from "../app/ids.ts";
 import { noticed } from "../app/noticeSlice.ts";
 import type { Dispatch, State } from "../app/store.ts";
+import { behindStands } from "./behindSlice.ts";
 import { edit } from "./edits.ts";
-
-/** How far it is to put something behind everybody; null while nobody asks for it. */
-export const behindAll = createSlice({
-  name: "behindAll",
-  initialState: null as { done: number; of: number } | null,
-  reducers: {
-    behindStands: (_, { payload }: PayloadAction<{ done: number; of: number } | null>) => payload,
-  },
-});
-
-const { behindStands } = behindAll.actions;
 
 /** How many photos are cut out at the same time: one is made while the next one is divided. */
 const LANES = 2;

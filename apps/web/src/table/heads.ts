@@ -13,7 +13,7 @@ import { selectJob, selectSheets } from "./sheets.ts";
 type Thunk<T = Promise<void>> = (dispatch: Dispatch, getState: () => State) => T;
 
 /** The heads in a photo of the job on the table, the largest first. */
-export const selectHeads = (photo: string) => (state: State) => {
+export const selectHeads = (state: State, photo: string): readonly Face[] => {
   const job = selectJob(state);
   return job ? headsIn(job, state.openJob.photos, photo) : NO_HEADS;
 };

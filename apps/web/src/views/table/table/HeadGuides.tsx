@@ -6,7 +6,6 @@ import {
   type FaceOnPiece,
   type PersonReport,
 } from "@wide-quilt/core";
-import { useMemo } from "react";
 import { useAppSelector } from "../../../app/hooks.ts";
 import { selectHeads, selectPeople } from "../../../table/heads.ts";
 
@@ -14,7 +13,7 @@ import { selectHeads, selectPeople } from "../../../table/heads.ts";
 export function HeadGuides({ cell, px }: { cell: CellPlan; px(um: number): number }) {
   const report = useAppSelector(selectPeople).find(({ person }) => numberedShot(person.shot) === cell.shot);
   const photo = report?.photo ?? "";
-  const face = useAppSelector(useMemo(() => selectHeads(photo), [photo]))[0];
+  const face = useAppSelector((state) => selectHeads(state, photo))[0];
   if (!report?.measured || !face) return null;
   const { finished, turn, angle } = cell;
   const { width, height } = turnedSize(finished, turn);
