@@ -73,7 +73,9 @@ test("the background is cut away: plain, patterned and much like the coat", asyn
       .toBe(i + 1);
     const job = await jobOf(page);
     // The colour of the rule was put behind, so that nothing is left unmeasured.
-    await expect(page.getByRole("region", { name: "Head and rule" }).getByText("passes")).toBeVisible();
+    await expect(
+      page.getByRole("region", { name: "Head and rule" }).getByText("passes", { exact: true }),
+    ).toBeVisible();
     const { id } = job.stash[i]!;
     const { mask } = job.backdrops[id]!;
     const overlap = await shared(page, mask, person);

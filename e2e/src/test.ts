@@ -126,7 +126,12 @@ async function runsWritten({ address }: Server): Promise<number> {
 }
 
 /** Writes the job's sheets in a format, from the table or from the press; gives back where they lie, in order. */
-export async function write(page: Page, server: Server, format: "PNG" | "JPEG" | "PDF"): Promise<string[]> {
+export async function write(
+  page: Page,
+  server: Server,
+  format: "PNG" | "JPEG" | "PDF",
+  how: "right" | "all the same" = "right",
+): Promise<string[]> {
   const ending = { PNG: ".png", JPEG: ".jpg", PDF: ".pdf" }[format];
   const toPress = page.getByRole("link", { name: "Print or export" });
   if (await toPress.isVisible()) {
@@ -136,6 +141,7 @@ export async function write(page: Page, server: Server, format: "PNG" | "JPEG" |
   const before = await runsWritten(server);
   await page.getByRole("radio", { name: new RegExp(`^${format}`) }).click();
   await page.getByRole("button", { name: /^Write (the file|\d+ sheets)$/ }).click();
+  if (how === "all the same") await page.getByRole("button", { name: "Do it all the same" }).click();
   await expect.poll(() => runsWritten(server), { timeout: 90_000 }).toBe(before + 1);
   const written = page.getByRole("listitem").filter({ hasText: /Written: / });
   await expect(written.first()).toBeVisible();

@@ -1,9 +1,8 @@
 import type { HeadNews, JobChange, Run } from "@wide-quilt/server/contract";
 import { useEffect } from "react";
 import { address } from "../api/client.ts";
-import { searchStands } from "../table/headSlice.ts";
-import { heardAgain } from "../table/heads.ts";
-import { changed, gone, headsCame } from "../table/openJob.ts";
+import { heardAgain, newsOfHeads } from "../table/heads.ts";
+import { changed, gone } from "../table/openJob.ts";
 import { lookAgain } from "../table/sending.ts";
 import { useAppDispatch, useAppSelector } from "./hooks.ts";
 import { store } from "./store.ts";
@@ -40,11 +39,9 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
         news?.onMissed();
         void dispatch(heardAgain());
       });
-      source.addEventListener("heads", ({ data }: MessageEvent<string>) => {
-        const { seen, search } = JSON.parse(data) as HeadNews;
-        dispatch(headsCame(seen));
-        dispatch(searchStands(search));
-      });
+      source.addEventListener("heads", ({ data }: MessageEvent<string>) =>
+        dispatch(newsOfHeads(JSON.parse(data) as HeadNews)),
+      );
       source.addEventListener("change", ({ data }: MessageEvent<string>) => {
         dispatch(changed(JSON.parse(data) as JobChange));
         if (store.getState().openJob.isBehind) void dispatch(lookAgain());

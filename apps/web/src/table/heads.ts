@@ -1,5 +1,6 @@
 import { createSelector } from "@reduxjs/toolkit";
 import { headsIn, peopleTicket, reportPeople, type Face, type PersonReport } from "@wide-quilt/core";
+import type { HeadNews } from "@wide-quilt/server/contract";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
 import { noticed } from "../app/noticeSlice.ts";
@@ -25,18 +26,41 @@ export const showHeads =
   (dispatch) =>
     void dispatch(headsCame({ [photo]: { heads: [...heads], by: "hand" } }));
 
-/** Keeps where the heads are in a photo. They are the photo’s, so it is no step of the job. */
+/** Photos whose heads are on their way to the server, and what is to be sent of them next. */
+const onTheWay = new Map<string, readonly Face[] | null>();
+
+/**
+ * Keeps where the heads are in a photo. They are the photo’s, so it is no step of the job. Of changes that come faster than
+ * the server answers the last one counts.
+ */
 export const setHeads =
   (photo: string, heads: readonly Face[]): Thunk =>
   async (dispatch, getState) => {
     const before = getState().openJob.photos[photo]?.seen;
     dispatch(showHeads(photo, heads));
+    const isSending = onTheWay.has(photo);
+    onTheWay.set(photo, heads);
+    if (isSending) return;
     try {
-      await server.setHeads(photo, heads);
+      for (let next = onTheWay.get(photo); next; next = onTheWay.get(photo)) {
+        onTheWay.set(photo, null);
+        await server.setHeads(photo, next);
+      }
     } catch (error) {
       if (before) dispatch(headsCame({ [photo]: before }));
       dispatch(noticed(`The heads were not kept: ${sentenceOf(error)}`, "wrong"));
+    } finally {
+      onTheWay.delete(photo);
     }
+  };
+
+/** News of heads. What this window is just changing it knows better. */
+export const newsOfHeads =
+  ({ seen, search }: HeadNews): Thunk<void> =>
+  (dispatch) => {
+    const others = Object.entries(seen).filter(([photo]) => !onTheWay.has(photo));
+    if (others.length > 0) dispatch(headsCame(Object.fromEntries(others)));
+    dispatch(searchStands(search));
   };
 
 /** Looks for the heads in a photo anew. */
