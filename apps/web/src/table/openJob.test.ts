@@ -1,7 +1,18 @@
 import { applyEdit, diff, freshJob, mm, type JobEdit } from "@wide-quilt/core";
 import type { JobChange, JobView } from "@wide-quilt/server/contract";
 import { describe, expect, it } from "vitest";
-import { changed, edited, held, opened, opening, openJob, refused, type OpenJob } from "./openJob.ts";
+import {
+  changed,
+  edited,
+  headsCame,
+  held,
+  opened,
+  opening,
+  openJob,
+  photosCame,
+  refused,
+  type OpenJob,
+} from "./openJob.ts";
 
 const { reducer } = openJob;
 const gap = (millimetres: number): JobEdit => ({ do: "ticket", change: { gap: mm(millimetres) } });
@@ -92,5 +103,34 @@ describe("the job on the table", () => {
     const moving = reducer(onTable(), held(gap(9)));
     expect(moving.job!.ticket.gap).toBe(2000);
     expect(send(moving, "one", gap(3)).held).toBeNull();
+  });
+
+  it("knows the heads of a photo that were heard of before the photo came, and what is known better stays", () => {
+    const record = {
+      format: "jpeg",
+      width: 600,
+      height: 800,
+      orientation: 1,
+      bytes: 1,
+      depth: 8,
+      space: "rgb",
+      profile: null,
+      exposure: {},
+    } as const;
+    const seen = { heads: [], by: "found" } as const;
+    const study = {
+      blur: { eyes: 0, hair: 0 },
+      face: { level: 1, low: 0, high: 2, burnt: 0, sides: 0 },
+      red: 0,
+      background: [],
+    };
+    const early = reducer(onTable(), headsCame({ a: { ...seen, heads: [], study } }));
+    const came = reducer(early, photosCame({ a: { ...record } }));
+    expect(came.photos.a!.seen).toEqual({ ...seen, study });
+    const later = reducer(came, changed(change(onTable().job!, { photos: { a: { ...record } } })));
+    expect(later.photos.a!.seen).toEqual({ ...seen, study });
+    const unknown = reducer(onTable(), photosCame({ a: { ...record } }));
+    expect(unknown.photos.a!.seen).toBeUndefined();
+    expect(reducer(unknown, headsCame({ a: { heads: [], by: "found" } })).photos.a!.seen).toEqual(seen);
   });
 });

@@ -19,6 +19,8 @@ export interface OpenJob extends StepsView {
   /** As the server has it in `version`. */
   saved: Job | null;
   photos: Record<string, PhotoRecord>;
+  /** What was found in photos that are not in the job yet: news may come before the photo does. */
+  seenEarly: Record<string, Seen>;
   /** The server's version that this window has. */
   version: number;
   changedAt: string;
@@ -41,6 +43,7 @@ const nothing: OpenJob = {
   job: null,
   saved: null,
   photos: {},
+  seenEarly: {},
   version: 0,
   undo: null,
   redo: null,
@@ -84,6 +87,16 @@ function keepingSame(before: Job | null, now: Job): Job {
 const afterTaken = (pending: readonly SentEdit[], taken: string | null): SentEdit[] =>
   pending.slice(pending.findIndex(({ id }) => id === taken) + 1);
 
+/** Whether more is known of a photo than another record of it says. */
+const isMore = ({ seen }: Pick<PhotoRecord, "seen">, than: PhotoRecord): boolean =>
+  seen !== undefined && (!than.seen || (seen.study !== undefined && !than.seen.study));
+
+/** A photo that came, with what was heard of it before. */
+const known = ({ seenEarly }: Pick<OpenJob, "seenEarly">, id: string, record: PhotoRecord): PhotoRecord => {
+  const seen = seenEarly[id];
+  return seen && isMore({ seen }, record) ? { ...record, seen } : record;
+};
+
 /** The state once the server has said what the job is. */
 function withSaved(
   before: OpenJob,
@@ -92,7 +105,7 @@ function withSaved(
 ): OpenJob {
   const pending = afterTaken(before.pending, said.taken);
   const news = Object.keys(said.photos).filter(
-    (id) => !(id in before.photos) || (said.photos[id]!.seen && !before.photos[id]!.seen),
+    (id) => !(id in before.photos) || isMore(said.photos[id]!, before.photos[id]!),
   );
   const { version, changedAt, undo, redo, theirs } = said;
   return {
@@ -103,7 +116,10 @@ function withSaved(
     photos:
       news.length === 0
         ? before.photos
-        : { ...before.photos, ...Object.fromEntries(news.map((id) => [id, said.photos[id]!])) },
+        : {
+            ...before.photos,
+            ...Object.fromEntries(news.map((id) => [id, known(before, id, said.photos[id]!)])),
+          },
     version,
     changedAt,
     undo,
@@ -169,13 +185,14 @@ export const openJob = createSlice({
       if (state.id === payload) Object.assign(state, { isGone: true, pending: [], waits: false });
     },
     photosCame: (state, { payload }: PayloadAction<Record<string, PhotoRecord>>) => {
-      Object.assign(state.photos, payload);
+      for (const [id, record] of Object.entries(payload)) state.photos[id] = known(state, id, record);
     },
-    /** Where heads are in photos, found or set; those of photos that are not in this job are nobody’s matter here. */
+    /** Where heads are in photos, found or set. */
     headsCame: (state, { payload }: PayloadAction<Record<string, Seen>>) => {
       for (const [photo, seen] of Object.entries(payload)) {
         const record = state.photos[photo];
         if (record) record.seen = seen;
+        else state.seenEarly[photo] = seen;
       }
     },
   },
