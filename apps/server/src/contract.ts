@@ -94,6 +94,8 @@ export interface HeadSearch {
   /** Portraits whose pixels are still to be measured. */
   studies: number;
   paused: boolean;
+  /** Why heads cannot be looked for on this machine; null where they can. */
+  why: string | null;
 }
 
 /** What was found in photos, and how the search stands then. */

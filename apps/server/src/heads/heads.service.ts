@@ -41,6 +41,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Of those that came since the search last was through. */
   private done = 0;
   private paused = false;
+  private why: string | null = null;
   private isClosed = false;
   private helper: Helper | null = null;
   private idle: ReturnType<typeof setTimeout> | undefined;
@@ -93,11 +94,14 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
       of: this.done + this.waiting.length,
       studies: this.toStudy.length,
       paused: this.paused,
+      why: this.why,
     };
   }
 
   pause(paused: boolean): HeadSearch {
     this.paused = paused;
+    // Whoever wants it to go on wants it tried again.
+    if (!paused) this.why = null;
     this.go();
     this.tell();
     return this.state();
@@ -205,8 +209,10 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
       }
       if (!this.seen(photo)) {
         const found = await this.find(photo);
-        if (this.isClosed) return;
-        if (!this.seen(photo)) this.keep(photo, { heads: found ?? [], by: "found" });
+        if (this.isClosed || this.why !== null) break;
+        // One that was cleared meanwhile is looked at when it comes again.
+        if (!this.seen(photo) && this.photos.record(photo))
+          this.keep(photo, { heads: found ?? [], by: "found" });
       }
       // Others may have come meanwhile.
       this.waiting.splice(this.waiting.indexOf(photo), 1);
@@ -245,7 +251,8 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
       try {
         const path = await this.photos.preview(photo, size);
         if (path === null) return null;
-        return await this.process().ask<T>(what, { path, ...more }, TERMS);
+        const helper = await this.process();
+        return helper && (await helper.ask<T>(what, { path, ...more }, TERMS));
       } catch (error) {
         if (!(error instanceof Ended)) return null;
       } finally {
@@ -256,10 +263,22 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     return null;
   }
 
-  private process(): Helper {
+  /** The process, with its models ready; null where they cannot be had, which is said and nothing else is lost. */
+  private async process(): Promise<Helper | null> {
     if (this.helper?.isAlive) return this.helper;
     const entry = new URL("./heads.process.js", import.meta.url);
-    return (this.helper = new Helper(entry, { background: true, priority: LOWEST }));
+    this.helper = new Helper(entry, { background: true, priority: LOWEST });
+    try {
+      await this.helper.ask("ready", {}, TERMS);
+      return this.helper;
+    } catch (error) {
+      this.letGo();
+      if (this.isClosed) return null;
+      this.why = `Heads cannot be looked for on this machine: ${error instanceof Error ? error.message : String(error)}`;
+      this.paused = true;
+      this.tell();
+      return null;
+    }
   }
 
   private letGo(): void {

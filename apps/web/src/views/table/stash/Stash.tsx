@@ -24,11 +24,11 @@ function LookingForHeads() {
   const dispatch = useAppDispatch();
   const looking = useLaterSelector(selectLooking);
   if (!looking) return null;
-  const { done, of, paused } = looking;
+  const { done, of, paused, why } = looking;
   return (
     <div className="mt-3 flex items-center gap-2 text-[12px] text-ink-2">
       <span role="status" className="min-w-0 grow">
-        {paused ? "Heads: paused at" : "Looking for heads:"} {done} of {of}
+        {why ?? `${paused ? "Heads: paused at" : "Looking for heads:"} ${done} of ${of}`}
       </span>
       <button
         type="button"
