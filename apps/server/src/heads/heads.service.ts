@@ -274,7 +274,8 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     } catch (error) {
       this.letGo();
       if (this.isClosed) return null;
-      this.why = `Heads cannot be looked for on this machine: ${error instanceof Error ? error.message : String(error)}`;
+      const [reason] = (error instanceof Error ? error.message : String(error)).split("\n");
+      this.why = `Heads cannot be looked for on this machine: ${reason}.`;
       this.paused = true;
       this.tell();
       return null;
