@@ -1,4 +1,5 @@
 import { EventEmitter } from "node:events";
+import { setTimeout as pause } from "node:timers/promises";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
 import type { Face, Job, PortraitStudy, Seen } from "@wide-quilt/core";
 import type { PreviewSize } from "@wide-quilt/painters";
@@ -24,6 +25,8 @@ const TERMS: Terms = { time: 30_000, memory: 1.5e9 };
 const LOWEST = 19;
 /** After so long without work the process is let go, in milliseconds: it holds the models. */
 const IDLE = 30_000;
+/** How often it is looked whether photos are still coming in, in milliseconds. */
+const WAIT = 150;
 /** Windows are told of what was found together, so often, in milliseconds. */
 const NEWS = 200;
 
@@ -199,6 +202,10 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   private async work(): Promise<void> {
     while (!this.paused && !this.isClosed) {
+      if (this.photos.isBusy) {
+        await pause(WAIT);
+        continue;
+      }
       const photo = this.waiting.at(-1);
       if (photo === undefined) {
         const portrait = this.toStudy[0];

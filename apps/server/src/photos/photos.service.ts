@@ -21,6 +21,9 @@ import type { Arrival } from "./arrival.ts";
 import { Reading } from "./reading.ts";
 import { Together } from "./together.ts";
 
+/** Photos come one after the other: only after so long without one no more are coming, in milliseconds. */
+const QUIET = 600;
+
 /** Photos asked for at once; SQLite takes at most 32 766 figures in one question. */
 const AT_ONCE = 5000;
 
@@ -30,6 +33,8 @@ export class PhotosService {
   /** Says “photo” with the id of one that was just taken in. */
   readonly came = new EventEmitter<{ photo: [id: string] }>();
   private readonly rows: Together<typeof photos.$inferInsert>;
+  private comingIn = 0;
+  private lastCame = 0;
 
   constructor(
     @Inject(DB) private readonly db: Db,
@@ -50,6 +55,21 @@ export class PhotosService {
       );
     }
     if (this.isKept(id)) return id;
+    this.comingIn++;
+    try {
+      return await this.keepNew(path, id);
+    } finally {
+      this.comingIn--;
+      this.lastCame = Date.now();
+    }
+  }
+
+  /** Whether photos are coming in, or did just now: who works at leisure waits until they have. */
+  get isBusy(): boolean {
+    return this.comingIn > 0 || Date.now() - this.lastCame < QUIET;
+  }
+
+  private async keepNew(path: string, id: string): Promise<string> {
     // The disk takes its time; meanwhile the picture is decoded.
     const [record] = await Promise.all([
       this.reading.photo({ path, developed: this.folder.developed(id), previews: this.previewsOf(id) }),
