@@ -1,5 +1,5 @@
 import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { availableParallelism, tmpdir } from "node:os";
 import { join } from "node:path";
 import sharp from "sharp";
 import { Server } from "@wide-quilt/server/testing";
@@ -24,12 +24,17 @@ export async function benchPreviews(all: readonly string[]): Promise<void> {
 
 async function uploadAll(paths: readonly string[]): Promise<Measured> {
   const server = await Server.start(mkdtempSync(join(tmpdir(), "wide-quilt-bench-")));
-  // The bare script does not count its start either: one small photo has the server load what it needs.
-  const small = join(tmpdir(), "wide-quilt-warm.jpg");
-  await sharp({ create: { width: 64, height: 64, channels: 3, background: "#808080" } })
-    .jpeg()
-    .toFile(small);
-  await upload(server.address, small);
+  // The bare script does not count its start either: a small photo for each process has the server load what it needs.
+  const small = await Promise.all(
+    Array.from({ length: availableParallelism() }, async (_, i) => {
+      const path = join(tmpdir(), `wide-quilt-warm-${i}.jpg`);
+      await sharp({ create: { width: 64, height: 64 + i, channels: 3, background: "#808080" } })
+        .jpeg()
+        .toFile(path);
+      return path;
+    }),
+  );
+  await upload(server.address, ...small);
   const start = performance.now();
   await upload(server.address, ...paths);
   const measured = { milliseconds: performance.now() - start, peak: peakOf(server.pid) };
