@@ -5,12 +5,13 @@ import type { Job, PhotoId, PhotoRecord, Seen } from "@wide-quilt/core";
 import {
   BadPhoto,
   developHeic,
+  HEADS_PREVIEW,
   inspectPhoto,
   makePreviews,
   PHOTO_LIMITS,
   PhotoHash,
 } from "@wide-quilt/painters";
-import { headsInPreview, LOOKED_AT } from "@wide-quilt/seeing/node";
+import { headsInPreview } from "@wide-quilt/seeing/node";
 import { Said } from "./said.ts";
 
 /** The photos of a job as they were found in a folder. */
@@ -59,7 +60,7 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
 /** The heads in a photo, in just the preview that the server looks at, so that both crop alike. */
 async function seenIn(path: string, { format }: PhotoRecord): Promise<Seen> {
   const previews = await makePreviews(format === "heic" ? await developHeic(path) : path);
-  return { heads: await headsInPreview(previews[LOOKED_AT]), by: "found" };
+  return { heads: await headsInPreview(previews[HEADS_PREVIEW]), by: "found" };
 }
 
 async function expectFolder(folder: string): Promise<void> {

@@ -73,6 +73,10 @@ describe("heads in photos over HTTP", () => {
     await upload(await sitter(2));
     await server.looked();
     expect(await seenIn(id)).toMatchObject({ heads: [moved], by: "hand" });
+    // What was measured holds as long as the head stays where it is, and no longer.
+    const looked = { ...moved, looked: ["eyes"] };
+    expect((await setHeads(id, [looked])).body).toMatchObject({ heads: [looked], study: {} });
+    expect((await setHeads(id, [{ ...looked, chin: { x: 0.5, y: 0.91 } }])).body).not.toHaveProperty("study");
     const { body } = await client.ask<Seen>("POST", `/photos/${id}/heads`);
     expect(body.by).toBe("found");
     expect(apart(body.heads[0]!.chin, drawn.chin)).toBeLessThan(0.04);
@@ -105,7 +109,7 @@ describe("heads in photos over HTTP", () => {
     expect(kept.heads).toEqual({});
     await upload(data);
     await server.looked();
-    expect(await seenIn(id)).toMatchObject({ heads: [brought], by: "hand" });
+    expect(await seenIn(id)).toMatchObject({ heads: [brought], by: "hand", study: {} });
     const response = await fetch(`${server.address}/api/jobs/${job}/file`);
     expect(((await response.json()) as Job).heads).toEqual({ [id]: [brought] });
   });

@@ -12,8 +12,7 @@ import { isTrue } from "./impose/index.ts";
 import type { Job } from "./job/index.ts";
 import { freshJob, layOut } from "./kinds/index.ts";
 import { evenness } from "./photo/cutout/index.ts";
-import { goodStudy, STRAIGHT } from "./photo/portrait/testing/good.ts";
-import type { Face } from "./photo/portrait/index.ts";
+import { goodStudy, MIDDLE_HEAD } from "./photo/portrait/testing/good.ts";
 import type { Photos } from "./photo/record/index.ts";
 import { arrange } from "./plan/arrange.ts";
 import { check, toCheck } from "./report/check/index.ts";
@@ -43,16 +42,7 @@ const add = (...ids: string[]): JobEdit => ({
 const photos: Photos = { a: { width: 4000, height: 3000 }, b: { width: 4000, height: 3000 } };
 const rules = (of: Job) => check(of, photos, arrange(of, photos)).map(({ rule }) => rule);
 
-const face: Face = {
-  crown: { x: 0.5, y: 0.25 },
-  skull: null,
-  chin: { x: 0.5, y: 0.675 },
-  leftEye: { x: 0.42, y: 0.4625 },
-  rightEye: { x: 0.58, y: 0.4625 },
-  ears: null,
-  sure: true,
-  pose: STRAIGHT,
-};
+const face = MIDDLE_HEAD;
 const behind = ruleById("schengen-visa").background!.colour;
 /** How someone stands whose pixels were measured, or whose were not. */
 const person = (study: boolean, ...edits: JobEdit[]) => {

@@ -1,13 +1,10 @@
-import type { Face, FacePoint } from "@wide-quilt/core";
+import { LIMITS, type Face, type FacePoint } from "@wide-quilt/core";
 import { crownsOf, type Crown } from "./crown.ts";
 import { detect, type Found } from "./detect.ts";
 import { landmarks, type Landmarks } from "./landmarks.ts";
 import type { Models } from "./models.ts";
 import type { Picture } from "./picture.ts";
 import { along, away, middle, type Point } from "./points.ts";
-
-/** No more heads than this are looked for in a photo. */
-export const MOST_HEADS = 32;
 
 /** More faces than this are a group. */
 const GROUP = 2;
@@ -32,7 +29,7 @@ export async function findHeads(models: Models, picture: Picture): Promise<Face[
   // Document photos are measured to tenths of a millimetre; a group is cropped.
   const isGroup = found.length > GROUP;
   const faces: { found: Found; points: Landmarks }[] = [];
-  for (const one of found.slice(0, MOST_HEADS)) {
+  for (const one of found.slice(0, LIMITS.heads)) {
     const points = await landmarks(models.landmarks, picture, one, isGroup ? "usable" : "well");
     if (points.presence >= FACE) faces.push({ found: one, points });
   }

@@ -10,13 +10,11 @@ const POINTS = 468;
 const MESH = {
   chin: 152,
   forehead: 10,
+  /** Outer corner, inner corner, upper lid, lower lid. */
   leftEye: [33, 133, 159, 145],
   rightEye: [263, 362, 386, 374],
   leftEar: 234,
   rightEar: 454,
-  /** Outer corner, inner corner, upper lid, lower lid. */
-  leftLids: [33, 133, 159, 145],
-  rightLids: [263, 362, 386, 374],
   /** Corners and the middles of the inner lips. */
   mouth: [78, 308, 13, 14],
 } as const;
@@ -111,7 +109,7 @@ function read({ points, presence }: Looked): Landmarks {
     // The mesh is in space: nearer points have a smaller z.
     yaw: degrees(rightEar.z - leftEar.z, away(leftEar, rightEar)),
     pitch: degrees(chin.z - forehead.z, away(forehead, chin)),
-    eyes: { left: opening(MESH.leftLids.map(at)), right: opening(MESH.rightLids.map(at)) },
+    eyes: { left: opening(MESH.leftEye.map(at)), right: opening(MESH.rightEye.map(at)) },
     mouth: opening(MESH.mouth.map(at)),
   };
 }

@@ -16,8 +16,16 @@ const require = createRequire(import.meta.url);
 
 let loading: Promise<Models> | null = null;
 
-/** The models in a program for Node.js, loaded once, when they are first wanted (0.4 s). */
-export const modelsInNode = (): Promise<Models> => (loading ??= load());
+/** The models cannot be had on this machine, whichever photo is to be looked at. */
+export class NoModels extends Error {
+  override name = "NoModels";
+}
+
+/** The models in a program for Node.js, loaded once, when they are first wanted (0.4 s). Throws NoModels. */
+export const modelsInNode = (): Promise<Models> =>
+  (loading ??= load().catch((error: unknown) => {
+    throw new NoModels((error instanceof Error ? error.message : String(error)).split("\n")[0]);
+  }));
 
 /**
  * The runtime is made for workers of a browser: it brings its own script in by `importScripts` and asks the global
@@ -58,9 +66,6 @@ async function load(): Promise<Models> {
 }
 
 const model = (path: string): Promise<Uint8Array> => readFile(require.resolve(`@mediapipe/${path}`));
-
-/** The longest side of the preview that photos are looked at in; a larger one shows no more heads, and takes longer. */
-export const LOOKED_AT = 800;
 
 /** The heads in a preview of a photo, upright, by its path or its bytes. Throws what sharp throws. */
 export const headsInPreview = async (file: string | Uint8Array): Promise<Face[]> =>

@@ -1,10 +1,9 @@
 import type { INestApplication } from "@nestjs/common";
 import type { NewPhoto } from "@wide-quilt/core";
 import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters } from "@wide-quilt/demo";
-import { photoHash, writeWhole } from "@wide-quilt/painters";
-import { randomUUID } from "node:crypto";
+import { writeWhole } from "@wide-quilt/painters";
 import { existsSync } from "node:fs";
-import { rm, writeFile } from "node:fs/promises";
+import { writeFile } from "node:fs/promises";
 import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
@@ -38,15 +37,10 @@ async function fill(
   coming: { done: number },
   say: (line: string) => void,
 ): Promise<void> {
-  const folder = app.get(DataFolder);
   const photos = app.get(PhotosService);
   say(`Rendering the demo's ${DEMO_PHOTOS.length} photos, this once …`);
   const refs = await renderAll(async (jpeg, index) => {
-    const path = join(folder.arriving, randomUUID());
-    await writeFile(path, jpeg);
-    const hash = photoHash(jpeg);
-    const id = await photos.takeIn({ path, hash, tooLarge: false });
-    await rm(path, { force: true });
+    const id = await photos.takeInMade(jpeg);
     say(`  ${++coming.done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);
     return { id, name: DEMO_PHOTOS[index]!.name };
   });

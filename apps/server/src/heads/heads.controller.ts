@@ -1,12 +1,7 @@
-import { rm } from "node:fs/promises";
-import { Readable } from "node:stream";
 import { Body, Controller, Get, Inject, Param, Post, Put } from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import { readHeads, type Seen } from "@wide-quilt/core";
 import type { HeadSearch, MadeBackdrop } from "../contract.ts";
-import { DataFolder } from "../data/folder.ts";
-import { arrive } from "../photos/arrival.ts";
-import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { PauseHeads, SetHeads } from "./heads.dto.ts";
 import { HeadsService } from "./heads.service.ts";
@@ -14,11 +9,7 @@ import { HeadsService } from "./heads.service.ts";
 @ApiTags("Photos")
 @Controller("api")
 export class HeadsController {
-  constructor(
-    @Inject(HeadsService) private readonly heads: HeadsService,
-    @Inject(PhotosService) private readonly photos: PhotosService,
-    @Inject(DataFolder) private readonly folder: DataFolder,
-  ) {}
+  constructor(@Inject(HeadsService) private readonly heads: HeadsService) {}
 
   @Get("heads")
   @ApiOperation({ summary: "How the search for heads in photos stands" })
@@ -35,12 +26,7 @@ export class HeadsController {
   @Post("photos/:id/mask")
   @ApiOperation({ summary: "Tells the person of a photo from its background; the mask is kept as a photo" })
   async mask(@Param("id") id: string): Promise<MadeBackdrop> {
-    const arrival = await arrive(Readable.from([await this.heads.mask(id)]), this.folder.arriving);
-    try {
-      return { id: await this.photos.takeIn(arrival) };
-    } finally {
-      await rm(arrival.path, { force: true });
-    }
+    return { id: await this.heads.mask(id) };
   }
 
   @Put("photos/:id/heads")

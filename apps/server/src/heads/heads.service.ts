@@ -1,8 +1,15 @@
 import { EventEmitter } from "node:events";
 import { setTimeout as pause } from "node:timers/promises";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
-import type { Face, Job, PortraitStudy, Seen } from "@wide-quilt/core";
-import type { PreviewSize } from "@wide-quilt/painters";
+import {
+  sameHandles,
+  seenByHand,
+  type Face,
+  type Job,
+  type PortraitStudy,
+  type Seen,
+} from "@wide-quilt/core";
+import { HEADS_PREVIEW, PORTRAIT_PREVIEW, type PreviewSize } from "@wide-quilt/painters";
 import { eq, isNull } from "drizzle-orm";
 import type { HeadSearch } from "../contract.ts";
 import { DB } from "../data/database.ts";
@@ -10,13 +17,10 @@ import type { Db } from "../data/db.ts";
 import { heads, photos } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PhotosService, seenOf } from "../photos/photos.service.ts";
-import { Ended, Helper, type Terms } from "../processes/helper.ts";
+import type { Terms } from "../processes/helper.ts";
+import { Pool } from "../processes/pool.ts";
 import { Problem } from "../safety/problem.ts";
 
-/** The preview that is looked at; a larger one shows no more heads, and takes longer to read. */
-const LOOKED_AT = 800;
-/** The preview that is measured: blur is told at the size of a print. */
-const STUDIED = 1600;
 /** The least height of a head for a photo to be a portrait of it, a share of the photo. */
 const PORTRAIT = 0.18;
 /** How far looking at one photo may go. The first one waits for the models as well. */
@@ -46,12 +50,14 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   private paused = false;
   private why: string | null = null;
   private isClosed = false;
-  private helper: Helper | null = null;
+  private readonly pool = new Pool(new URL("./heads.process.js", import.meta.url), 1, {
+    background: true,
+    priority: LOWEST,
+  });
   private idle: ReturnType<typeof setTimeout> | undefined;
   private news: Record<string, Seen> = {};
   private telling: ReturnType<typeof setTimeout> | undefined;
   private working: Promise<void> | null = null;
-  private inLine: Promise<unknown> = Promise.resolve();
 
   constructor(
     @Inject(DB) private readonly db: Db,
@@ -60,11 +66,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   ) {}
 
   onApplicationBootstrap(): void {
-    this.photos.came.on("photo", (id) => {
-      if (this.seen(id)) return;
-      this.waiting.push(id);
-      this.go();
-    });
+    this.photos.came.on("photo", (id) => this.queue(id, this.seen(id)));
     // Photos that came while nobody looked: of an older version, or before a power cut.
     this.waiting = this.db
       .select({ id: photos.id })
@@ -75,12 +77,12 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
       .all()
       .map(({ id }) => id);
     this.toStudy = this.db
-      .select()
+      .select({ id: photos.id, heads: heads.heads })
       .from(heads)
       .innerJoin(photos, eq(photos.id, heads.photo))
       .where(isNull(heads.study))
       .all()
-      .flatMap((row) => (isPortrait(row.heads.heads) ? row.photos.id : []));
+      .flatMap((row) => (isPortrait(row.heads) ? row.id : []));
     this.go();
   }
 
@@ -88,7 +90,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     this.isClosed = true;
     clearTimeout(this.idle);
     clearTimeout(this.telling);
-    this.helper?.end();
+    this.pool.close();
   }
 
   state(): HeadSearch {
@@ -119,7 +121,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Heads as a person set them. Throws a Problem where the photo is not here. */
   set(photo: string, set: Face[]): Seen {
     this.known(photo);
-    return this.keep(photo, { heads: set, by: "hand" });
+    return this.keep(photo, seenByHand(this.seen(photo), set));
   }
 
   /** Looks anew, whatever was known, before all others that wait. */
@@ -137,17 +139,22 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     return this.keep(photo, { heads: found, by: "found" });
   }
 
-  /** The mask of the person in a photo, as a PNG; before all photos that wait to be looked at. Throws a Problem. */
-  async mask(photo: string): Promise<Uint8Array> {
+  /** The mask of the person in a photo, kept as a photo; before all that wait to be looked at. Throws a Problem. */
+  async mask(photo: string): Promise<string> {
     this.known(photo);
-    const mask = await this.inTurn(() => this.looked<Uint8Array>("mask", photo, STUDIED, {}));
-    if (mask) return mask;
-    throw new Problem(
-      409,
-      "not-cut-out",
-      "Not cut out",
-      "The person cannot be told from the background of this photo by itself. Open its background and draw over it.",
-    );
+    const mask = await this.looked<Uint8Array>("mask", photo, PORTRAIT_PREVIEW);
+    if (!mask) {
+      throw new Problem(
+        409,
+        "not-cut-out",
+        "Not cut out",
+        "The person cannot be told from the background of this photo by itself. Open its background and draw over it.",
+      );
+    }
+    const id = await this.photos.takeInMade(mask);
+    // Nobody need look for heads in a mask.
+    if (!this.seen(id)) this.save(id, { heads: [], by: "found" });
+    return id;
   }
 
   /**
@@ -155,19 +162,15 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
    * have by hand already stay.
    */
   takenFrom(job: Job): Job {
-    this.db.transaction((tx) => {
-      for (const [photo, brought] of Object.entries(job.heads)) {
-        tx.insert(heads)
-          .values({ photo, heads: brought, by: "hand" })
-          .onConflictDoUpdate({
-            target: heads.photo,
-            set: { heads: brought, by: "hand" },
-            setWhere: eq(heads.by, "found"),
-          })
-          .run();
+    const brought = Object.entries(job.heads);
+    if (brought.length === 0) return job;
+    this.db.transaction(() => {
+      for (const [photo, heads] of brought) {
+        const before = this.seen(photo);
+        if (before?.by !== "hand") this.keep(photo, seenByHand(before, heads));
       }
     });
-    return Object.keys(job.heads).length === 0 ? job : { ...job, heads: {} };
+    return { ...job, heads: {} };
   }
 
   private known(photo: string): void {
@@ -176,20 +179,29 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private keep(photo: string, seen: Seen): Seen {
+    this.save(photo, seen);
+    this.changed.emit("heads");
+    return seen;
+  }
+
+  private save(photo: string, seen: Seen): void {
     const values = { ...seen, study: seen.study ?? null };
     this.db
       .insert(heads)
       .values({ photo, ...values })
       .onConflictDoUpdate({ target: heads.photo, set: values })
       .run();
-    if (!seen.study && isPortrait(seen.heads)) {
-      this.toStudy.push(photo);
-      this.go();
-    }
-    this.changed.emit("heads");
+    this.queue(photo, seen);
     this.news[photo] = seen;
     this.tell();
-    return seen;
+  }
+
+  /** Has done what is still to be done for a photo: looked at, or measured where it is a portrait. */
+  private queue(photo: string, seen: Seen | null): void {
+    if (!seen) this.waiting.push(photo);
+    else if (!seen.study && isPortrait(seen.heads)) this.toStudy.push(photo);
+    else return;
+    this.go();
   }
 
   private go(): void {
@@ -233,65 +245,44 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   private async study(photo: string): Promise<void> {
     const face = this.seen(photo)?.heads[0];
     if (!face) return;
-    const study = await this.inTurn(() => this.looked<PortraitStudy>("study", photo, STUDIED, { face }));
+    const study = await this.looked<PortraitStudy>("study", photo, PORTRAIT_PREVIEW, { face });
     const now = this.seen(photo);
     // A hand may have moved the head meanwhile, and the photo waits anew.
-    if (this.isClosed || !study || !now || JSON.stringify(now.heads[0]) !== JSON.stringify(face)) return;
-    this.keep(photo, { ...now, study });
+    const head = now?.heads[0];
+    if (!this.isClosed && study && now && head && sameHandles(head, face))
+      this.save(photo, { ...now, study });
   }
 
-  /** The heads in a photo, largest first; null where looking twice ended the process. */
+  /** The heads in a photo, largest first; null where looking for them came to nothing. */
   private find(photo: string): Promise<Face[] | null> {
-    return this.inTurn(() => this.looked<Face[]>("find", photo, LOOKED_AT, {}));
+    return this.looked<Face[]>("find", photo, HEADS_PREVIEW);
   }
 
-  /** One photo at a time. */
-  private inTurn<T>(work: () => Promise<T>): Promise<T> {
-    const next = this.inLine.then(work);
-    this.inLine = next.catch(() => undefined);
-    return next;
-  }
-
-  private async looked<T>(what: string, photo: string, size: PreviewSize, more: object): Promise<T | null> {
-    for (let tries = 0; tries < 2; tries++) {
-      if (this.isClosed) return null;
-      try {
-        const path = await this.photos.preview(photo, size);
-        if (path === null) return null;
-        const helper = await this.process();
-        return helper && (await helper.ask<T>(what, { path, ...more }, TERMS));
-      } catch (error) {
-        if (!(error instanceof Ended)) return null;
-      } finally {
-        clearTimeout(this.idle);
-        this.idle = setTimeout(() => this.letGo(), IDLE).unref();
-      }
-    }
-    return null;
-  }
-
-  /** The process, with its models ready; null where they cannot be had, which is said and nothing else is lost. */
-  private async process(): Promise<Helper | null> {
-    if (this.helper?.isAlive) return this.helper;
-    const entry = new URL("./heads.process.js", import.meta.url);
-    this.helper = new Helper(entry, { background: true, priority: LOWEST });
+  /** What the process makes of a preview of a photo; null where it is not here, or where the process died of it. */
+  private async looked<T>(
+    what: string,
+    photo: string,
+    size: PreviewSize,
+    more: object = {},
+  ): Promise<T | null> {
     try {
-      await this.helper.ask("ready", {}, TERMS);
-      return this.helper;
+      const path = await this.photos.preview(photo, size);
+      return path === null ? null : await this.pool.ask<T>(what, { path, ...more }, TERMS);
     } catch (error) {
-      this.letGo();
-      if (this.isClosed) return null;
-      const [reason] = (error instanceof Error ? error.message : String(error)).split("\n");
-      this.why = `Heads cannot be looked for on this machine: ${reason}.`;
-      this.paused = true;
-      this.tell();
+      if (error instanceof Error && error.name === "NoModels") this.stop(error.message);
       return null;
+    } finally {
+      clearTimeout(this.idle);
+      this.idle = setTimeout(() => this.pool.rest(), IDLE).unref();
     }
   }
 
-  private letGo(): void {
-    this.helper?.end();
-    this.helper = null;
+  /** Stops where heads cannot be looked for at all, which is said; nothing is taken to have none. */
+  private stop(reason: string): void {
+    this.pool.rest();
+    this.why = `Heads cannot be looked for on this machine: ${reason}.`;
+    this.paused = true;
+    this.tell();
   }
 
   /** Tells all windows what was found and how far it is, not more often than they can take in. */

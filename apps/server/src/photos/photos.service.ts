@@ -1,7 +1,8 @@
+import { randomUUID } from "node:crypto";
 import { EventEmitter } from "node:events";
 import { existsSync } from "node:fs";
-import { rename, stat } from "node:fs/promises";
-import { dirname } from "node:path";
+import { rename, rm, stat, writeFile } from "node:fs/promises";
+import { dirname, join } from "node:path";
 import { Inject, Injectable } from "@nestjs/common";
 import type { PhotoRecord, Seen } from "@wide-quilt/core";
 import { eq, inArray } from "drizzle-orm";
@@ -10,6 +11,7 @@ import {
   flush,
   makeFolder,
   PHOTO_LIMITS,
+  photoHash,
   PREVIEW_SIZES,
   type PreviewSize,
 } from "@wide-quilt/painters";
@@ -61,6 +63,17 @@ export class PhotosService {
     } finally {
       this.comingIn--;
       this.lastCame = Date.now();
+    }
+  }
+
+  /** Takes in a photo that was made here. Throws BadPhoto. */
+  async takeInMade(bytes: Uint8Array): Promise<string> {
+    const path = join(this.folder.arriving, randomUUID());
+    try {
+      await writeFile(path, bytes);
+      return await this.takeIn({ path, hash: photoHash(bytes), tooLarge: false });
+    } finally {
+      await rm(path, { force: true });
     }
   }
 

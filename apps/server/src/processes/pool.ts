@@ -1,5 +1,5 @@
 import { Cancelled } from "@wide-quilt/painters";
-import { Ended, Helper, type Terms } from "./helper.ts";
+import { Ended, Helper, type HelperSetup, type Terms } from "./helper.ts";
 
 /** Some processes of one kind, started when first needed and kept for the next work. */
 export class Pool {
@@ -13,7 +13,7 @@ export class Pool {
     private readonly entry: URL,
     /** How many work at a time. */
     private readonly most: number,
-    private readonly setup: { background?: boolean } = {},
+    private readonly setup: HelperSetup = {},
   ) {}
 
   /** Starts all of them, so that the first work does not wait. */
@@ -51,6 +51,11 @@ export class Pool {
       if (next) next();
       else this.busy--;
     }
+  }
+
+  /** Ends those that have nothing to do; the next work starts one again. */
+  rest(): void {
+    for (const helper of this.idle.splice(0)) helper.end();
   }
 
   close(): void {

@@ -39,7 +39,7 @@ import { NoAnswer, NotReadable, ServerProblem } from "./problem.ts";
 export interface SentEdit {
   id: string;
   gesture?: string;
-  /** Whether the program found it by itself, and it is no step. */
+  /** Whether a page of an older version found it by itself and kept it here: it is no step. */
   byItself?: boolean;
   edit: JobEdit;
 }

@@ -4,7 +4,7 @@ import type { JobChange, JobView, ProblemBody } from "@wide-quilt/server/contrac
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { SentEdit } from "../api/client.ts";
 import { notices as noticeSlice } from "../app/noticeSlice.ts";
-import { edit, found, open, settled, step } from "./edits.ts";
+import { edit, open, settled, step } from "./edits.ts";
 import { changed, openJob } from "./openJob.ts";
 import { lookAgain } from "./sending.ts";
 import { view } from "./view.ts";
@@ -175,12 +175,6 @@ describe("edits on their way", () => {
     await vi.waitFor(() => expect(server.job.ticket.gap).toBe(4000));
     await dispatch(settled());
     expect(server.lots.flat()).toHaveLength(1);
-  });
-
-  it("that the program found by itself say so", async () => {
-    void dispatch(found(gap(4)));
-    await saved();
-    expect(server.lots.flat()).toMatchObject([{ byItself: true }]);
   });
 
   it("that make no job are refused before they are sent", async () => {

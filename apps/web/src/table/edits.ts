@@ -70,14 +70,6 @@ export const edit =
     if (packs && step) dispatch(findPacking(step));
   };
 
-/** What the program finds by itself: no step, so that undo passes over it and nothing that was undone is forgotten. */
-export const found =
-  (change: JobEdit): Thunk =>
-  (dispatch, getState) => {
-    const { job } = getState().openJob;
-    if (job && readJob(applyEdit(job, change)).ok) dispatch(made({ byItself: true, edit: change }));
-  };
-
 /** Shows an edit, keeps it until the server has it, and sends it. */
 const made =
   (edit: Omit<SentEdit, "id">): Thunk =>

@@ -1,5 +1,12 @@
 import { createSelector } from "@reduxjs/toolkit";
-import { headsIn, peopleTicket, reportPeople, type Face, type PersonReport } from "@wide-quilt/core";
+import {
+  headsIn,
+  peopleTicket,
+  reportPeople,
+  seenByHand,
+  type Face,
+  type PersonReport,
+} from "@wide-quilt/core";
 import type { HeadNews } from "@wide-quilt/server/contract";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
@@ -23,8 +30,8 @@ const NO_HEADS: readonly Face[] = [];
 /** Shows heads where a hand has them just now; nothing is kept yet. */
 export const showHeads =
   (photo: string, heads: readonly Face[]): Thunk<void> =>
-  (dispatch) =>
-    void dispatch(headsCame({ [photo]: { heads: [...heads], by: "hand" } }));
+  (dispatch, getState) =>
+    void dispatch(headsCame({ [photo]: seenByHand(getState().openJob.photos[photo]?.seen, heads) }));
 
 /** Photos whose heads are on their way to the server, and what is to be sent of them next. */
 const onTheWay = new Map<string, readonly Face[] | null>();

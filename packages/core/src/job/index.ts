@@ -2,7 +2,6 @@ export {
   JOB_VERSION,
   type Aside,
   type CellByHand,
-  type Crop,
   type Finish,
   type Job,
   type Place,

@@ -180,7 +180,6 @@ export const jobSchema = z
 export type Place = z.infer<typeof placeSchema>;
 export type CellByHand = z.infer<typeof cellSchema>;
 export type SheetSetup = z.infer<typeof sheetSchema>;
-export type Crop = Job["crop"];
 export type Finish = z.infer<typeof finishSchema>;
 export type Job = z.infer<typeof jobSchema>;
 /** What a job that is of another kind now keeps of a kind. */

@@ -5,4 +5,11 @@ export { developHeic } from "./heic.ts";
 export { PhotoHash, photoHash } from "./hash.ts";
 export { inspectPhoto } from "./inspect.ts";
 export { PHOTO_LIMITS } from "./limits.ts";
-export { makePreviews, PREVIEW_SIZES, type Previews, type PreviewSize } from "./previews.ts";
+export {
+  HEADS_PREVIEW,
+  makePreviews,
+  PORTRAIT_PREVIEW,
+  PREVIEW_SIZES,
+  type Previews,
+  type PreviewSize,
+} from "./previews.ts";

@@ -6,6 +6,11 @@ import { openUpright } from "./open.ts";
 export const PREVIEW_SIZES = [320, 800, 1600] as const;
 export type PreviewSize = (typeof PREVIEW_SIZES)[number];
 
+/** The preview that heads are looked for in: a larger one shows no more of them, and takes longer to read. */
+export const HEADS_PREVIEW: PreviewSize = 800;
+/** The preview that portraits are measured and cut out in: blur is told at the size of a print. */
+export const PORTRAIT_PREVIEW: PreviewSize = 1600;
+
 export type Previews = Record<PreviewSize, Buffer>;
 
 /**

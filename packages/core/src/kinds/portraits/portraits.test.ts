@@ -5,7 +5,7 @@ import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import { readJob, type Job } from "../../job/index.ts";
 import { AS_IT_IS } from "../../photo/look/index.ts";
 import type { Face } from "../../photo/portrait/index.ts";
-import { goodStudy, STRAIGHT } from "../../photo/portrait/testing/good.ts";
+import { goodStudy, MIDDLE_HEAD } from "../../photo/portrait/testing/good.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { check } from "../../report/check/index.ts";
@@ -17,16 +17,7 @@ import { freshJob, kindOf, layOut, readPeople, type TicketOf } from "../index.ts
 const PHOTO = { width: 3000, height: 4000 };
 const photos = { ada: PHOTO, ben: PHOTO, cleo: PHOTO };
 /** 1700 px from crown to chin, in the middle. */
-const face: Face = {
-  crown: { x: 0.5, y: 1000 / 4000 },
-  skull: null,
-  chin: { x: 0.5, y: 2700 / 4000 },
-  leftEye: { x: 0.42, y: 1850 / 4000 },
-  rightEye: { x: 0.58, y: 1850 / 4000 },
-  ears: null,
-  sure: true,
-  pose: STRAIGHT,
-};
+const face = MIDDLE_HEAD;
 const add = (...ids: (keyof typeof photos)[]): JobEdit => ({
   do: "add photos",
   photos: ids.map((id) => ({ id, name: `${id}.jpg` })),

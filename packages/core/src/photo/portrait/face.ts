@@ -61,6 +61,13 @@ export function pointOf(face: Face, handle: FaceHandle): FacePoint | null {
   return face[handle];
 }
 
+/** Whether two faces have every handle at the same place. */
+export const sameHandles = (a: Face, b: Face): boolean =>
+  (Object.keys(FACE_HANDLES) as FaceHandle[]).every((handle) => {
+    const [one, other] = [pointOf(a, handle), pointOf(b, handle)];
+    return one?.x === other?.x && one?.y === other?.y;
+  });
+
 /** The face with one handle elsewhere. Whoever moves a handle has looked at it. */
 export function withPoint(face: Face, handle: FaceHandle, to: FacePoint): Face {
   const looked = { ...face, sure: true };

@@ -106,7 +106,7 @@ function greyAt({ data, width, height, channels }: Pixels, x: number, y: number)
  * How blurred a picture is: how little its steps from pixel to pixel lose by being blurred once more (Crété, Dolmiere,
  * Ladret and Nicolas 2007, “The blur effect”, equations 1 to 6). The worse of both directions.
  */
-export function blurOf({ data, width, height }: Grey): number {
+function blurOf({ data, width, height }: Grey): number {
   const along = (lines: number, length: number, line: number, step: number): number => {
     let [all, lost] = [0, 0];
     const blurred = new Float32Array(length);

@@ -1,4 +1,4 @@
-import type { Face, PortraitStudy } from "../portrait/index.ts";
+import type { Seen } from "./seen.ts";
 
 /** File formats read as photos, by what the content says. */
 export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif", "heic"] as const;
@@ -17,14 +17,6 @@ export interface Exposure {
   focalLength?: number;
   /** Local time of the camera, ISO 8601 without a zone: "2026-10-03T07:41:12". */
   takenAt?: string;
-}
-
-/** The heads that are in a photo, the largest first, and whether they were found or somebody set them. */
-export interface Seen {
-  heads: Face[];
-  by: "found" | "hand";
-  /** What was measured in the pixels where the largest head is that of a portrait; left out as long as nobody has looked. */
-  study?: PortraitStudy;
 }
 
 /** What is read of a photo once, when it comes in. */

@@ -30,6 +30,10 @@ export interface SeenBackground {
   head: { left: number; top: number; right: number; bottom: number };
 }
 
+/** The background where it is not measured, and what to do then. */
+export const backgroundUnknown = (todo: string): PersonCheck[] =>
+  (["background", "even", "shadow"] as const).map((name) => notMeasured(name, todo));
+
 /** The background against a rule: its colour, whether it is even, and whether a shadow lies on it. */
 export function backgroundChecks(
   { background }: Pick<DocumentRule, "background">,
@@ -45,11 +49,7 @@ export function backgroundChecks(
   });
   if (seen.length < ENOUGH) {
     const todo = `Too little of the background is seen to measure it. It should be ${background.words}: look at this yourself.`;
-    return [
-      notMeasured("background", "Background", todo),
-      notMeasured("even", "Even background", todo),
-      notMeasured("shadow", "No shadow", todo),
-    ];
+    return backgroundUnknown(todo);
   }
   const mean = [0, 1, 2].map(
     (c) => seen.reduce((sum, { rgb }) => sum + rgb[c]!, 0) / seen.length,
@@ -69,7 +69,6 @@ export function backgroundChecks(
   return [
     limited(
       "background",
-      "Background",
       deviation,
       { right: background.tolerance, wrong: background.tolerance },
       {
@@ -78,13 +77,13 @@ export function backgroundChecks(
         todo: `The background should be ${background.words}. Take another one, light it otherwise, or put another behind here.`,
       },
     ),
-    limited("even", "Even background", worst, EVEN, {
+    limited("even", worst, EVEN, {
       says: `parts up to ΔE ${figure(worst)} apart`,
       allowed: `up to ΔE ${figure(EVEN.right)}`,
       todo: "The background is uneven. Light it evenly, step away from it, or put another behind here.",
       at: seen[off.indexOf(worst)]!.at,
     }),
-    limited("shadow", "No shadow", shadow, SHADOW, {
+    limited("shadow", shadow, SHADOW, {
       says: shadow === 0 ? "none" : `${figure(shadow)} L* darker beside the head`,
       allowed: `up to ${figure(SHADOW.right)}`,
       todo: "The head throws a shadow on the background. Step away from it, or move the light, or put another background behind here.",

@@ -3,23 +3,14 @@ import { ruleById } from "../../catalogue/rules/index.ts";
 import { applyEdit } from "../../edit/index.ts";
 import { freshJob } from "../../kinds/index.ts";
 import type { Face, PortraitStudy } from "../../photo/portrait/index.ts";
-import { goodStudy, STRAIGHT } from "../../photo/portrait/testing/good.ts";
+import { goodStudy, MIDDLE_HEAD, STRAIGHT } from "../../photo/portrait/testing/good.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { reportPeople, type CheckName } from "./index.ts";
 
 const PHOTO = { width: 3000, height: 4000 };
 /** 1700 px from crown to chin, in the middle: 33.75 mm by the rule of Schengen visas. */
-const face: Face = {
-  crown: { x: 0.5, y: 1000 / 4000 },
-  skull: null,
-  chin: { x: 0.5, y: 2700 / 4000 },
-  leftEye: { x: 0.42, y: 1850 / 4000 },
-  rightEye: { x: 0.58, y: 1850 / 4000 },
-  ears: null,
-  sure: true,
-  pose: STRAIGHT,
-};
+const face = MIDDLE_HEAD;
 const RULE = ruleById("schengen-visa");
 const GOOD = goodStudy(RULE.background!.colour);
 

@@ -1,9 +1,9 @@
 import { um, writeMeasure, writeNumber, type WriteOptions } from "../../base/length/index.ts";
 import { FIGURE_WORDS, type FaceOnPiece, type Figure } from "../../photo/portrait/index.ts";
-import { limited, type PersonCheck } from "./personCheck.ts";
+import { CHECK_WORDS, limited, type PersonCheck } from "./personCheck.ts";
 
 /** More slant than this an office refuses (ISO/IEC 19794-5: roll of at most 8°). */
-export const MOST_SLANT = 8;
+const MOST_SLANT = 8;
 /** The middle of the face from the middle of the piece, a share of its width (ISO/IEC 19794-5: 45 to 55 %). */
 const ASIDE = 0.05;
 
@@ -19,7 +19,7 @@ export function geometryChecks(
       const { name, value, allowed, passes } = figure;
       return {
         name,
-        title: FIGURE_WORDS[name],
+        title: CHECK_WORDS[name],
         state: value === null ? "not measured" : passes ? "right" : "wrong",
         says: value === null ? "" : lengthOf(value, write),
         allowed:
@@ -32,7 +32,6 @@ export function geometryChecks(
     }),
     limited(
       "centre",
-      "In the middle",
       Math.abs(aside) / width,
       { right: ASIDE, wrong: ASIDE },
       {
@@ -46,7 +45,6 @@ export function geometryChecks(
     ),
     limited(
       "level",
-      "Upright",
       Math.abs(slant),
       { right: MOST_SLANT, wrong: MOST_SLANT },
       {

@@ -1,4 +1,3 @@
-export { MOST_SLANT, sayFigure } from "./geometry.ts";
-export { CHECKS, type CheckName, type PersonCheck } from "./personCheck.ts";
+export type { CheckName, PersonCheck } from "./personCheck.ts";
 export * from "./report.ts";
 export * from "./digital.ts";

@@ -1,30 +1,26 @@
-import type { FacePoint } from "../../photo/portrait/index.ts";
+import { FIGURE_WORDS, type FacePoint } from "../../photo/portrait/index.ts";
 
-/** What a document photo is looked at for, in the order in which it is told. */
-export const CHECKS = [
-  "headHeight",
-  "aboveCrown",
-  "eyeLine",
-  "headWidth",
-  "belowChin",
-  "centre",
-  "level",
-  "whole",
-  "alone",
-  "background",
-  "even",
-  "shadow",
-  "pixels",
-  "sharp",
-  "exposure",
-  "light",
-  "eyes",
-  "mouth",
-  "straight",
-  "red",
-] as const;
+/** What a document photo is looked at for, and what that is called. */
+export const CHECK_WORDS = {
+  ...FIGURE_WORDS,
+  centre: "In the middle",
+  level: "Upright",
+  whole: "The head is whole",
+  alone: "Nobody else",
+  background: "Background",
+  even: "Even background",
+  shadow: "No shadow",
+  pixels: "Pixels",
+  sharp: "Sharp",
+  exposure: "Exposure",
+  light: "Even light on the face",
+  eyes: "Eyes open",
+  mouth: "Mouth closed",
+  straight: "Looks straight",
+  red: "No red eyes",
+} as const;
 
-export type CheckName = (typeof CHECKS)[number];
+export type CheckName = keyof typeof CHECK_WORDS;
 
 /**
  * One thing that a document photo is looked at for. "look" is what the figures cannot decide: a person has to. "not measured"
@@ -49,7 +45,6 @@ type Said = Pick<PersonCheck, "says" | "allowed" | "todo"> & Partial<Pick<Person
 /** A figure against two limits: right up to the first, wrong from the second, and in between a person has to look. */
 export function limited(
   name: CheckName,
-  title: string,
   figure: number,
   { right, wrong }: { right: number; wrong: number },
   said: Said,
@@ -58,12 +53,19 @@ export function limited(
   const isRight = rising ? figure <= right : figure >= right;
   const isWrong = rising ? figure >= wrong : figure <= wrong;
   const state = isRight ? "right" : isWrong ? "wrong" : "look";
-  return { name, title, state, at: null, ...said, todo: state === "right" ? "" : said.todo };
+  return {
+    name,
+    title: CHECK_WORDS[name],
+    state,
+    at: null,
+    ...said,
+    todo: state === "right" ? "" : said.todo,
+  };
 }
 
-export const notMeasured = (name: CheckName, title: string, todo: string): PersonCheck => ({
+export const notMeasured = (name: CheckName, todo: string): PersonCheck => ({
   name,
-  title,
+  title: CHECK_WORDS[name],
   state: "not measured",
   says: "",
   allowed: "",

@@ -18,31 +18,27 @@ export function poseChecks(face: Face, { locale }: WriteOptions): PersonCheck[] 
   const { pose } = face;
   if (!pose) {
     const todo = "The head was set by hand. Look at this yourself, or have it found again.";
-    return [
-      notMeasured("eyes", "Eyes open", todo),
-      notMeasured("mouth", "Mouth closed", todo),
-      notMeasured("straight", "Looks straight", todo),
-    ];
+    return [notMeasured("eyes", todo), notMeasured("mouth", todo), notMeasured("straight", todo)];
   }
   const { eyes, mouth, yaw, pitch } = pose;
   const figure = (value: number) => writeNumber(value, locale, 0, 2);
   const degrees = (value: number) => `${writeNumber(value, locale, 0, 0)}°`;
   const worse = eyes.left < eyes.right ? "left" : "right";
   const narrow = eyes[worse];
-  const straight = limited("straight", "Looks straight", Math.abs(yaw), YAW, {
+  const straight = limited("straight", Math.abs(yaw), YAW, {
     says: Math.abs(yaw) < 1 ? "straight" : `${degrees(Math.abs(yaw))} to the ${yaw > 0 ? "right" : "left"}`,
     allowed: `up to ${degrees(YAW.right)}`,
     todo: `Turn the head to the ${yaw > 0 ? "left" : "right"} as the picture is seen, to look straight into the camera.`,
   });
   const isNodding = pitch < PITCH.least || pitch > PITCH.most;
   return [
-    limited("eyes", "Eyes open", narrow, OPEN, {
+    limited("eyes", narrow, OPEN, {
       says: figure(narrow),
       allowed: `from ${figure(OPEN.right)}`,
       todo: "The eyes may be shut or narrow. Look at this yourself; open them for the next shot.",
       at: worse === "left" ? face.leftEye : face.rightEye,
     }),
-    limited("mouth", "Mouth closed", mouth, APART, {
+    limited("mouth", mouth, APART, {
       says: figure(mouth),
       allowed: `up to ${figure(APART.right)}`,
       todo: "Close the mouth.",

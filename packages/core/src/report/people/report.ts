@@ -15,10 +15,10 @@ import {
 import type { PhotoFacts, Photos } from "../../photo/record/index.ts";
 import { uprightPiece, type CellPlan, type SheetPlan } from "../../plan/index.ts";
 import { numberedShot, type PhotoId, type ShotName } from "../../schema/index.ts";
-import { backgroundChecks } from "./background.ts";
+import { backgroundChecks, backgroundUnknown } from "./background.ts";
 import { geometryChecks, sayFigure } from "./geometry.ts";
-import { lightChecks, pixelCheck } from "./light.ts";
-import { notMeasured, type PersonCheck } from "./personCheck.ts";
+import { LIGHT_CHECKS, lightChecks, pixelCheck } from "./light.ts";
+import { CHECK_WORDS, notMeasured, type PersonCheck } from "./personCheck.ts";
 import { poseChecks } from "./pose.ts";
 
 /**
@@ -103,13 +103,7 @@ function judge(
   const checks = [
     ...geometryChecks(measured, opening.width, write),
     ...(measured.figures.length === 0
-      ? [
-          notMeasured(
-            "headHeight",
-            "Head height",
-            "The rule gives no figures for the head: look at it yourself.",
-          ),
-        ]
+      ? [notMeasured("headHeight", "The rule gives no figures for the head: look at it yourself.")]
       : []),
     wholeCheck(face),
     aloneCheck(heads, facts),
@@ -172,7 +166,7 @@ const lookedAt = (check: PersonCheck, { looked = [] }: Face): PersonCheck =>
     : check;
 
 const wholeCheck = ({ pose, crown }: Face): PersonCheck => {
-  const check = { name: "whole", title: "The head is whole", allowed: "", at: crown } as const;
+  const check = { name: "whole", title: CHECK_WORDS.whole, allowed: "", at: crown } as const;
   return pose?.cut
     ? {
         ...check,
@@ -192,7 +186,7 @@ function aloneCheck(heads: readonly Face[], facts: PhotoFacts): PersonCheck {
     return bottom - top;
   });
   const others = heights.slice(1).filter((height) => height > SECOND * heights[0]!).length;
-  const check = { name: "alone", title: "Nobody else", allowed: "", at: null } as const;
+  const check = { name: "alone", title: CHECK_WORDS.alone, allowed: "", at: null } as const;
   if (others === 0) return { ...check, state: "right", says: "one head", todo: "" };
   return {
     ...check,
@@ -203,18 +197,6 @@ function aloneCheck(heads: readonly Face[], facts: PhotoFacts): PersonCheck {
 }
 
 const NOT_YET = "The pixels of this photo were not measured yet.";
-const PIXELS = [
-  ["sharp", "Sharp"],
-  ["exposure", "Exposure"],
-  ["light", "Even light on the face"],
-  ["red", "No red eyes"],
-] as const;
-const BEHIND = [
-  ["background", "Background"],
-  ["even", "Even background"],
-  ["shadow", "No shadow"],
-] as const;
-
 /** What the pixels say: of the photo, and of what was put behind the person where something was. */
 function pixelChecks(
   job: Job,
@@ -234,9 +216,7 @@ function pixelChecks(
   return [
     ...(rule.background ? backgroundOf(behind, rule, cell, measured, face, facts, opening, write) : []),
     ...(cell.picture ? [pixelCheck(cell.picture.ppi, write)] : []),
-    ...(study
-      ? lightChecks(study, face, write)
-      : PIXELS.map(([name, title]) => notMeasured(name, title, NOT_YET))),
+    ...(study ? lightChecks(study, face, write) : LIGHT_CHECKS.map((name) => notMeasured(name, NOT_YET))),
   ];
 }
 
@@ -250,12 +230,12 @@ function backgroundOf(
   size: { width: number; height: number },
   write: WriteOptions,
 ): PersonCheck[] {
-  const open = (todo: string) => BEHIND.map(([name, title]) => notMeasured(name, title, todo));
   if (cell.look)
-    return open(
+    return backgroundUnknown(
       "A look changes the colours of the print: look at the background yourself, or take the look off.",
     );
-  if (!behind) return open(`The background was not measured yet. It should be ${rule.background!.words}.`);
+  if (!behind)
+    return backgroundUnknown(`The background was not measured yet. It should be ${rule.background!.words}.`);
   const { left, top, right, bottom } = headBox(face, photo);
   const corners = [
     { x: left, y: top },

@@ -11,6 +11,18 @@ export const STRAIGHT: NonNullable<Face["pose"]> = {
   cut: false,
 };
 
+/** A head in the middle of a photo of 3000 × 4000: 1700 px from crown to chin, 480 between the eyes. */
+export const MIDDLE_HEAD: Face = {
+  crown: { x: 0.5, y: 1000 / 4000 },
+  skull: null,
+  chin: { x: 0.5, y: 2700 / 4000 },
+  leftEye: { x: 0.42, y: 1850 / 4000 },
+  rightEye: { x: 0.58, y: 1850 / 4000 },
+  ears: null,
+  sure: true,
+  pose: STRAIGHT,
+};
+
 /** A portrait that an office likes, before a background of one colour all around the head. */
 export const goodStudy = (colour: string): PortraitStudy => ({
   blur: { eyes: 0.35, hair: 0.4 },

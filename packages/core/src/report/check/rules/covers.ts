@@ -19,30 +19,40 @@ const ALL = 0.8;
 /** What shines through as much as this hides nothing. */
 const FAINT = 0.35;
 
-/** Everything that lies over the photo of a cell: words and graphics on it, those of the sheet, and other cells. */
-export function coversOn(job: Job, sheet: SheetPlan, cell: CellPlan): Cover[] {
-  const own = cell.over.flatMap((ink) => {
-    const rect = rectOf(ink);
-    return rect ? [ofCell(job, cell, ink, rect)] : [];
-  });
+/**
+ * What lies over the photos of a sheet’s cells: words and graphics on a cell, those of the sheet, and other cells. Only cells that
+ * were put by hand lie over others, or have others over them.
+ */
+export function coversOn(job: Job, sheet: SheetPlan): (cell: CellPlan) => Cover[] {
   const ofSheet = sheet.over.flatMap((ink): Cover[] => {
     const rect = rectOf(ink);
     return rect ? [{ what: "Something on the sheet", many: false, rect, mend: moveStamp(job) }] : [];
   });
-  const later = sheet.cells.slice(sheet.cells.indexOf(cell) + 1);
-  const cells = later.map((other): Cover => ({
-    what: "Another cell",
-    many: false,
-    rect: around(other),
-    mend: other.placed
-      ? { label: "Give the cell its place back", edit: { do: "unplace", cells: [other.key] } }
-      : undefined,
-  }));
-  return [...own, ...ofSheet, ...cells].filter(({ rect }) => {
-    const both = overlap(rect, cell.opening);
-    return both !== null && area(both) < ALL * area(cell.opening);
-  });
+  const places = new Map(sheet.cells.map((cell, i) => [cell, i]));
+  const byHand = sheet.cells.filter(({ placed }) => placed);
+  return (cell) => {
+    const own = cell.over.flatMap((ink) => {
+      const rect = rectOf(ink);
+      return rect ? [ofCell(job, cell, ink, rect)] : [];
+    });
+    const cells = (cell.placed ? sheet.cells : byHand)
+      .filter((other) => places.get(other)! > places.get(cell)!)
+      .map(otherCell);
+    return [...own, ...ofSheet, ...cells].filter(({ rect }) => {
+      const both = overlap(rect, cell.opening);
+      return both !== null && area(both) < ALL * area(cell.opening);
+    });
+  };
 }
+
+const otherCell = (other: CellPlan): Cover => ({
+  what: "Another cell",
+  many: false,
+  rect: around(other),
+  mend: other.placed
+    ? { label: "Give the cell its place back", edit: { do: "unplace", cells: [other.key] } }
+    : undefined,
+});
 
 function ofCell(job: Job, { key }: CellPlan, ink: Ink, rect: Rect): Cover {
   const { caption } = styleOfCell(styleOfAll(job), job.cells[key]?.style);

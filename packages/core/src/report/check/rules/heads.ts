@@ -1,8 +1,9 @@
 import { area, inside, overlap, type Rect } from "../../../base/geometry/index.ts";
+import { um } from "../../../base/length/index.ts";
 import type { JobEdit } from "../../../edit/index.ts";
 import { headsIn } from "../../../job/index.ts";
 import { kindOf } from "../../../kinds/index.ts";
-import { COMPUTED_SHOT } from "../../../photo/crop/index.ts";
+import { COMPUTED_SHOT, type Sits } from "../../../photo/crop/index.ts";
 import { keepHeads } from "../../../photo/heads/index.ts";
 import { headsOn, uprightPiece, type CellPlan, type SheetPlan } from "../../../plan/index.ts";
 import type { Finding, Inspection, Mend, Rule } from "../finding.ts";
@@ -38,6 +39,8 @@ export const heads: Rule = (inspection) => {
 function shownHeads({ job, photos, sheets }: Inspection): Shown[] {
   const kind = kindOf(job);
   const names = new Map(job.stash.map(({ id, name }) => [id, name]));
+  // Cells of one shot and size are one crop, wherever they lie: where their heads are is worked out once.
+  const known = new Map<Sits, { x: number; y: number; boxes: Rect[] }>();
   return sheets.flatMap((sheet) =>
     sheet.cells.flatMap((cell): Shown[] => {
       const { photo, picture } = cell;
@@ -45,7 +48,14 @@ function shownHeads({ job, photos, sheets }: Inspection): Shown[] {
       if (photo === null || !picture || !facts || kind.ruleOf(job, cell.shot)) return [];
       const all = headsIn(job, photos, photo);
       if (all.length === 0) return [];
-      const boxes = headsOn(cell, all, facts, cell.sits);
+      const { x, y } = cell.finished;
+      const alike = known.get(cell.sits) ?? { x, y, boxes: headsOn(cell, all, facts, cell.sits) };
+      known.set(cell.sits, alike);
+      const boxes = alike.boxes.map((box) => ({
+        ...box,
+        x: um(box.x + x - alike.x),
+        y: um(box.y + y - alike.y),
+      }));
       const largest = Math.max(...boxes.map(area));
       // What the photo itself cuts is no fault of the crop.
       const there = boxes
@@ -135,8 +145,11 @@ function mendCut({ cell }: Shown, { job, photos }: Inspection): Mend {
 
 /** Heads under words, stamps, overlays or other cells. */
 function covered(shown: readonly Shown[], { job }: Inspection): Finding[] {
+  const covers = new Map<SheetPlan, ReturnType<typeof coversOn>>();
   const found = shown.flatMap((one) => {
-    const over = coversOn(job, one.sheet, one.cell).find(({ rect }) =>
+    const coversOf = covers.get(one.sheet) ?? coversOn(job, one.sheet);
+    covers.set(one.sheet, coversOf);
+    const over = coversOf(one.cell).find(({ rect }) =>
       one.heads.some((head) => {
         const seen = overlap(head, one.cell.opening);
         const both = seen && overlap(seen, rect);
