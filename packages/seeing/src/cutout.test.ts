@@ -1,4 +1,5 @@
-import { GUESTS, portrait, RINGERS, ROOMY, silhouette, type Person } from "@wide-quilt/demo";
+import { CLOSE, GUESTS, portrait, RINGERS, ROOMY, silhouette, type Person } from "@wide-quilt/demo";
+import type { Plane } from "@wide-quilt/core";
 import { Resvg } from "@resvg/resvg-js";
 import sharp from "sharp";
 import { beforeAll, expect, it } from "vitest";
@@ -16,8 +17,12 @@ const SIZE = { width: 960, height: 1200 };
 const BAND = 5;
 
 /** How much of the person is in each pixel: known, because it was drawn. */
-async function drawnAlpha(person: Person, width: number, height: number): Promise<Float32Array> {
-  const drawn = new Resvg(silhouette(person, SIZE.width, SIZE.height, ROOMY)).render();
+async function drawnAlpha(
+  person: Person,
+  { width, height }: Plane,
+  frame: typeof ROOMY,
+): Promise<Float32Array> {
+  const drawn = new Resvg(silhouette(person, SIZE.width, SIZE.height, frame)).render();
   const { data } = await sharp(drawn.pixels, {
     raw: { width: drawn.width, height: drawn.height, channels: 4 },
   })
@@ -29,7 +34,7 @@ async function drawnAlpha(person: Person, width: number, height: number): Promis
 }
 
 /** Overlap over union of what is more than half person, and the mean error of alpha in the band about the edge. */
-function compared(mask: Float32Array, truth: Float32Array, width: number, height: number) {
+function compared({ data: mask, width, height }: Plane, truth: Float32Array) {
   let [both, either, off, count] = [0, 0, 0, 0];
   const isPerson = (i: number) => truth[i]! > 0.5;
   for (let y = 0; y < height; y++) {
@@ -59,30 +64,32 @@ const STRIPES = `<pattern id="behind" width="90" height="90" patternUnits="userS
 const SITTERS = [...RINGERS, ...GUESTS];
 
 it.each([
-  ["plain", () => flat("#d9dee2"), 0.985, 0.08],
-  ["patterned", () => STRIPES, 0.97, 0.08],
+  ["plain", ROOMY, () => flat("#d9dee2"), 0.985, 0.08],
+  // Long hair runs out of the picture here.
+  ["lit, close by", CLOSE, () => undefined, 0.985, 0.08],
+  ["patterned", ROOMY, () => STRIPES, 0.97, 0.08],
   // Where coat and background are alike nobody sees where one ends: what is person is right, its edge is a guess.
-  ["alike", ({ coat }: Person) => flat(mixed(coat)), 0.97, 0.15],
-] as const)("cuts ten sitters out of a %s background without strokes", async (_, behind, least, most) => {
-  const found = [];
-  for (const person of SITTERS) {
-    const picture = await photographed(portrait(person, SIZE.width, SIZE.height, ROOMY, behind(person)));
-    const cutout = await Cutout.open(models, picture.pixels);
-    const { data, width, height } = cutout.mask([]);
-    found.push({
-      seed: person.seed,
-      ...compared(data, await drawnAlpha(person, width, height), width, height),
-    });
-  }
-  const worst = Math.min(...found.map(({ iou }) => iou));
-  const alpha = Math.max(...found.map((one) => one.alpha));
-  console.log(
-    `IoU at least ${worst.toFixed(4)}, alpha off by up to ${alpha.toFixed(3)} in the band`,
-    found.map(({ seed, iou, alpha: off }) => `${seed} ${iou.toFixed(3)} ${off.toFixed(3)}`).join(", "),
-  );
-  expect(worst).toBeGreaterThanOrEqual(least);
-  expect(alpha).toBeLessThanOrEqual(most);
-});
+  ["alike", ROOMY, ({ coat }: Person) => flat(mixed(coat)), 0.97, 0.15],
+] as const)(
+  "cuts ten sitters out of a %s background without strokes",
+  async (_, frame, behind, least, most) => {
+    const found = [];
+    for (const person of SITTERS) {
+      const picture = await photographed(portrait(person, SIZE.width, SIZE.height, frame, behind(person)));
+      const cutout = await Cutout.open(models, picture.pixels);
+      const mask = cutout.mask([]);
+      found.push({ seed: person.seed, ...compared(mask, await drawnAlpha(person, mask, frame)) });
+    }
+    const worst = Math.min(...found.map(({ iou }) => iou));
+    const alpha = Math.max(...found.map((one) => one.alpha));
+    console.log(
+      `IoU at least ${worst.toFixed(4)}, alpha off by up to ${alpha.toFixed(3)} in the band`,
+      found.map(({ seed, iou, alpha: off }) => `${seed} ${iou.toFixed(3)} ${off.toFixed(3)}`).join(", "),
+    );
+    expect(worst).toBeGreaterThanOrEqual(least);
+    expect(alpha).toBeLessThanOrEqual(most);
+  },
+);
 
 /** A colour a little off another: #86683f beside a coat of #7a5a2e. */
 const mixed = (coat: string): string =>

@@ -6,6 +6,12 @@ import type { Pixels, Plane } from "./picture.ts";
 const SMOOTHNESS = 6;
 /** What no colour can outweigh: where a stroke went. */
 const SAID = 1e6;
+/**
+ * As sure as the model may be, and how much a colour may say, as a logarithm of odds: models are sure of ends of hair that
+ * they take for background, and there the colours have to win.
+ */
+const SUREST = 0.95;
+const COLOUR = 6;
 /** Bins of a colour histogram on each axis. */
 const BINS = 12;
 
@@ -38,8 +44,8 @@ export function personIn(
       }
       const bin = binOf(picture, i);
       const colour = Math.log((person[bin]! + 1e-4) / (behind[bin]! + 1e-4));
-      const likely = Math.min(0.985, Math.max(0.015, guess.data[i]!));
-      terminal[i] = 1.6 * Math.log(likely / (1 - likely)) + Math.min(3, Math.max(-3, colour));
+      const likely = Math.min(SUREST, Math.max(1 - SUREST, guess.data[i]!));
+      terminal[i] = 1.6 * Math.log(likely / (1 - likely)) + Math.min(COLOUR, Math.max(-COLOUR, colour));
     }
     side = graphCut({ width, height, terminal, links });
   }

@@ -2,13 +2,19 @@ import { writeNumber, type WriteOptions } from "../../base/length/index.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import { bytesOf, deltaE2000, labOf, type Lab } from "../../photo/cutout/colour.ts";
 import type { FacePoint, PortraitStudy } from "../../photo/portrait/index.ts";
-import { limited, notMeasured, type PersonCheck } from "./personCheck.ts";
+import { CHECK_WORDS, limited, notMeasured, type PersonCheck } from "./personCheck.ts";
 
 /** CIEDE2000 of a part of the background from all of it: ours, as offices say “even” and no figure. */
 const EVEN = { right: 6, wrong: 9 };
 /** L* that the background beside the head is darker than it should be there, over so many of its parts. */
 const SHADOW = { right: 4, wrong: 7 };
 const SHADOWED = 3;
+/**
+ * CIEDE2000 from all the rest where it is not told whether a part is background at all: ends of hair that the mask leaves out
+ * look like this, and so does a thing that hangs on the wall. At most such a share of the parts; more is a background of its own.
+ */
+const STRANGE = 25;
+const FEW = 0.12;
 /** Fewer parts than this, each some 3 mm wide on the usual print, and nothing is known. */
 const ENOUGH = 12;
 
@@ -41,20 +47,18 @@ export function backgroundChecks(
   { locale }: WriteOptions,
 ): PersonCheck[] {
   if (!background) return [];
-  const seen = parts.flatMap(([hex, px, py]): Part[] => {
+  const all = parts.flatMap(([hex, px, py]): Part[] => {
     const { x, y } = on({ x: px, y: py });
     if (x < 0 || y < 0 || x > size.width || y > size.height) return [];
     const rgb = bytesOf(`#${hex}`);
     return [{ lab: labOf(...rgb), rgb, at: { x: px, y: py }, x, y }];
   });
+  const { seen, strange } = sorted(all);
   if (seen.length < ENOUGH) {
     const todo = `Too little of the background is seen to measure it. It should be ${background.words}: look at this yourself.`;
     return backgroundUnknown(todo);
   }
-  const mean = [0, 1, 2].map(
-    (c) => seen.reduce((sum, { rgb }) => sum + rgb[c]!, 0) / seen.length,
-  ) as Part["rgb"];
-  const whole = labOf(...mean);
+  const whole = meanOf(seen);
   const figure = (value: number) => writeNumber(value, locale, 0, 1);
   const deviation = deltaE2000(whole, labOf(...bytesOf(background.colour)));
   const plane = planeOf(seen);
@@ -77,12 +81,22 @@ export function backgroundChecks(
         todo: `The background should be ${background.words}. Take another one, light it otherwise, or put another behind here.`,
       },
     ),
-    limited("even", worst, EVEN, {
-      says: `parts up to ΔE ${figure(worst)} apart`,
-      allowed: `up to ΔE ${figure(EVEN.right)}`,
-      todo: "The background is uneven. Light it evenly, step away from it, or put another behind here.",
-      at: seen[off.indexOf(worst)]!.at,
-    }),
+    strange && worst < EVEN.wrong
+      ? {
+          name: "even",
+          title: CHECK_WORDS.even,
+          state: "look",
+          says: "one place has quite another colour",
+          allowed: `up to ΔE ${figure(EVEN.right)}`,
+          todo: "Beside the head one place has quite another colour. If that is hair, it is right; if it is something behind, take it away, or put another background behind here.",
+          at: strange.at,
+        }
+      : limited("even", worst, EVEN, {
+          says: `parts up to ΔE ${figure(worst)} apart`,
+          allowed: `up to ΔE ${figure(EVEN.right)}`,
+          todo: "The background is uneven. Light it evenly, step away from it, or put another behind here.",
+          at: seen[off.indexOf(worst)]!.at,
+        }),
     limited("shadow", shadow, SHADOW, {
       says: shadow === 0 ? "none" : `${figure(shadow)} L* darker beside the head`,
       allowed: `up to ${figure(SHADOW.right)}`,
@@ -90,6 +104,26 @@ export function backgroundChecks(
       at: seen[deepest]?.at ?? null,
     }),
   ];
+}
+
+function meanOf(parts: readonly Part[]): Lab {
+  const mean = [0, 1, 2].map((c) => parts.reduce((sum, { rgb }) => sum + rgb[c]!, 0) / parts.length);
+  return labOf(...(mean as Part["rgb"]));
+}
+
+/** The parts that are background for sure, and the strangest of the few that may be something else. */
+function sorted(all: readonly Part[]): { seen: readonly Part[]; strange: Part | undefined } {
+  if (all.length === 0) return { seen: all, strange: undefined };
+  // The middle one in lightness is background as long as most parts are.
+  const usual = all.toSorted((a, b) => a.lab[0] - b.lab[0])[all.length >> 1]!;
+  const apart = (part: Part) => deltaE2000(part.lab, usual.lab);
+  const seen = all.filter((part) => apart(part) <= STRANGE);
+  const few = all.length - seen.length <= FEW * all.length;
+  if (!few || seen.length === all.length) return { seen: all, strange: undefined };
+  return {
+    seen,
+    strange: all.filter((part) => apart(part) > STRANGE).toSorted((a, b) => apart(b) - apart(a))[0],
+  };
 }
 
 /** Whether a part lies beside the head, within three tenths of its height. */

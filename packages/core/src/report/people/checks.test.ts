@@ -124,6 +124,9 @@ describe("a document photo", () => {
     // A dark patch at one side of the head alone.
     const patch = paint((x, y) => (x > 0.6 && y > 0.35 && y < 0.5 ? "a0a3a6" : "dfe2e5"));
     expect(states(patch)).toEqual(["right", "right", "wrong"]);
+    // A few parts of quite another colour: hair that the mask left out, or a thing on the wall. No figure tells which.
+    const end = paint((x, y) => (x > 0.7 && y > 0.5 && y < 0.6 ? "4a3122" : "dfe2e5"));
+    expect(states(end)).toEqual(["right", "look", "right"]);
     // Outside the piece, which ends at x 0.794 of the photo, nothing counts.
     expect(states(paint((x) => (x > 0.795 ? "000000" : "dfe2e5")))).toEqual(["right", "right", "right"]);
     expect(states(parts.slice(0, 8))).toEqual(["not measured", "not measured", "not measured"]);

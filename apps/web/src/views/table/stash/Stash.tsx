@@ -95,7 +95,7 @@ export const Stash = memo(function Stash() {
             : `No photo has “${search}” in its name.`}
         </p>
       )}
-      <div className="shrink-0 px-3.5">
+      <div className="max-h-[75%] shrink-0 overflow-y-auto px-3.5">
         <PhotoActs shown={found} />
         {arriving && (
           <div className="mt-3 flex flex-col gap-2">
