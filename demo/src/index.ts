@@ -2,6 +2,7 @@
 export { DEMO_PHOTOS, type DemoPhoto } from "./photos.ts";
 export { BOOTH_PICTURES } from "./portrait/booth.ts";
 export { documentPhoto, type Flaws } from "./portrait/document.ts";
+export { COMING_NEARER, film, FILM_PACE, readSlate, stretchOf, type Stretch } from "./portrait/film.ts";
 export { group, headsIn, type Standing } from "./portrait/group.ts";
 export { sitter } from "./portrait/sitters.ts";
 export { headOf } from "./portrait/head.ts";

@@ -108,6 +108,18 @@ export interface HeadNews {
 /** What became of a photo file that was sent: kept, or refused with a sentence. */
 export type TakenIn = { photo: TakenPhoto } | { refused: { name: string; why: string } };
 
+/** A folder that a camera writes to, as it is watched for a job. */
+export interface WatchView {
+  /** Null while none is watched. */
+  folder: string | null;
+  /** Photos that were in the folder before it was watched, and stay out. */
+  before: number;
+  /** What came since, in its order; from the one after which was asked. */
+  came: { number: number; taken: TakenIn }[];
+  /** Why the folder cannot be watched any more; null while it can. */
+  fault: string | null;
+}
+
 /** A graphic that was kept, and what a person should know of it. */
 export interface GraphicView {
   id: string;

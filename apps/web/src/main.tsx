@@ -31,6 +31,10 @@ const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import("./views/people/PeopleView.tsx")).PeopleView }),
         },
         {
+          path: "/jobs/:id/camera",
+          lazy: async () => ({ Component: (await import("./views/camera/CameraView.tsx")).CameraView }),
+        },
+        {
           path: "/jobs/:id/cuts",
           lazy: async () => ({ Component: (await import("./views/cuts/CutsView.tsx")).CutsView }),
         },

@@ -1,5 +1,5 @@
 import { existsSync } from "node:fs";
-import { join } from "node:path";
+import { join, resolve, sep } from "node:path";
 import type { PreviewSize } from "@wide-quilt/painters";
 
 /** The one name under which everything of ours lies in the folder that a person chose. */
@@ -40,6 +40,12 @@ export class DataFolder {
     this.photos = join(this.home, "photos");
     this.graphics = join(this.home, "graphics");
     this.profiles = join(this.home, "profiles");
+  }
+
+  /** Whether a path is ours, or lies in what is. */
+  holds(path: string): boolean {
+    const [own, other] = [resolve(this.home), resolve(path)];
+    return other === own || other.startsWith(own + sep);
   }
 
   /** A photo's file, as it came. */

@@ -1,16 +1,13 @@
-import { rm } from "node:fs/promises";
 import { Body, Controller, Get, Inject, Param, Post, Query, Req, Res } from "@nestjs/common";
 import { ApiBody, ApiConsumes, ApiOperation, ApiQuery, ApiTags } from "@nestjs/swagger";
 import type { Request, Response } from "express";
-import { BadPhoto, PREVIEW_SIZES } from "@wide-quilt/painters";
+import { PREVIEW_SIZES } from "@wide-quilt/painters";
 import type { MadeBackdrop, TakenIn } from "../contract.ts";
-import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
 import type { BackdropFill } from "@wide-quilt/core";
 import { MakeBackdrop } from "./backdrops.dto.ts";
 import { BackdropsService } from "./backdrops.service.ts";
 import { plainName } from "../web/sentName.ts";
-import { arrive } from "./arrival.ts";
 import { PhotosService } from "./photos.service.ts";
 
 @ApiTags("Photos")
@@ -19,7 +16,6 @@ export class PhotosController {
   constructor(
     @Inject(PhotosService) private readonly photos: PhotosService,
     @Inject(BackdropsService) private readonly backdrops: BackdropsService,
-    @Inject(DataFolder) private readonly folder: DataFolder,
   ) {}
 
   @Post()
@@ -38,17 +34,7 @@ export class PhotosController {
         "A photo is sent as the bytes of its file, of the kind application/octet-stream.",
       );
     }
-    const name = plainName(given);
-    const arrival = await arrive(request, this.folder.arriving).catch(cutOff);
-    try {
-      const id = await this.photos.takeIn(arrival);
-      return { photo: { id, name, ...this.photos.record(id)! } };
-    } catch (error) {
-      if (error instanceof BadPhoto) return { refused: { name, why: error.message } };
-      throw error;
-    } finally {
-      await rm(arrival.path, { force: true });
-    }
+    return this.photos.receive(request, plainName(given)).catch(cutOff);
   }
 
   @Post(":id/backdrop")

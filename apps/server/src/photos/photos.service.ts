@@ -3,6 +3,7 @@ import { EventEmitter } from "node:events";
 import { existsSync } from "node:fs";
 import { rename, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
+import type { Readable } from "node:stream";
 import { Inject, Injectable } from "@nestjs/common";
 import type { PhotoRecord, Seen } from "@wide-quilt/core";
 import { eq, inArray } from "drizzle-orm";
@@ -19,7 +20,8 @@ import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
 import { DataFolder } from "../data/folder.ts";
 import { heads, photos } from "../data/schema.ts";
-import type { Arrival } from "./arrival.ts";
+import type { TakenIn } from "../contract.ts";
+import { arrive, type Arrival } from "./arrival.ts";
 import { Reading } from "./reading.ts";
 import { Together } from "./together.ts";
 
@@ -44,6 +46,20 @@ export class PhotosService {
     @Inject(Reading) private readonly reading: Reading,
   ) {
     this.rows = new Together((rows) => db.insert(photos).values(rows).onConflictDoNothing().run());
+  }
+
+  /** Takes in a photo that comes as a stream of bytes: kept, or refused with a sentence. Throws what the stream throws. */
+  async receive(stream: Readable, name: string): Promise<TakenIn> {
+    const arrival = await arrive(stream, this.folder.arriving);
+    try {
+      const id = await this.takeIn(arrival);
+      return { photo: { id, name, ...this.record(id)! } };
+    } catch (error) {
+      if (error instanceof BadPhoto) return { refused: { name, why: error.message } };
+      throw error;
+    } finally {
+      await rm(arrival.path, { force: true });
+    }
   }
 
   /**

@@ -31,6 +31,7 @@ import type {
   RunNaming,
   StyleView,
   TakenIn,
+  WatchView,
 } from "@wide-quilt/server/contract";
 import { thisWindow } from "../app/thisWindow.ts";
 import { NoAnswer, NotReadable, ServerProblem } from "./problem.ts";
@@ -140,6 +141,9 @@ export const server = {
   startFromPattern: (id: string) => ask<JobView>("POST", `/patterns/${encodeURIComponent(id)}/start`),
   addPhoto: (file: File, signal?: AbortSignal) =>
     ask<TakenIn>("POST", `/photos?name=${encodeURIComponent(file.name)}`, file, signal),
+  watched: (id: string, after: number) => ask<WatchView>("GET", `${job(id)}/watch?after=${after}`),
+  watchFolder: (id: string, folder: string) => ask<WatchView>("PUT", `${job(id)}/watch`, { folder }),
+  stopWatching: (id: string) => ask<void>("DELETE", `${job(id)}/watch`),
   addGraphic: (file: File) => {
     const form = new FormData();
     form.append("graphic", file, file.name);

@@ -18,8 +18,15 @@ export interface RunNews {
   onMissed(): void;
 }
 
-/** Follows what happens to a job in other windows, and to runs, while the page is seen. */
-export function useFollow(job: string | null, news: RunNews | null = null): void {
+/**
+ * Follows what happens to a job in other windows, and to runs, while the page is seen. `onWatched` is told when photos came into the
+ * watched folder, or may have.
+ */
+export function useFollow(
+  job: string | null,
+  news: RunNews | null = null,
+  onWatched: (() => void) | null = null,
+): void {
   const dispatch = useAppDispatch();
   const isHere = useAppSelector(({ openJob }) => openJob.id === job && openJob.saved !== null);
   useEffect(() => {
@@ -37,6 +44,7 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
       source = new EventSource(address.follow(job, from, news !== null));
       source.addEventListener("open", () => {
         news?.onMissed();
+        onWatched?.();
         void dispatch(heardAgain());
       });
       source.addEventListener("heads", ({ data }: MessageEvent<string>) =>
@@ -49,6 +57,7 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
       source.addEventListener("gone", ({ data }: MessageEvent<string>) =>
         dispatch(gone((JSON.parse(data) as { id: string }).id)),
       );
+      source.addEventListener("watched", () => onWatched?.());
       source.addEventListener("run", ({ data }: MessageEvent<string>) =>
         news?.onRun(JSON.parse(data) as Run),
       );
@@ -65,5 +74,5 @@ export function useFollow(job: string | null, news: RunNews | null = null): void
       clearTimeout(timer);
       close();
     };
-  }, [dispatch, job, isHere, news]);
+  }, [dispatch, job, isHere, news, onWatched]);
 }

@@ -7,6 +7,7 @@ import {
   type Pixels,
 } from "@wide-quilt/core";
 import { Cutout, type Models } from "@wide-quilt/seeing";
+import { pixelsOf } from "./pixels.ts";
 
 /** What a cut-out looks like, and how even backgrounds are. */
 export interface ShownCutout {
@@ -18,15 +19,7 @@ export interface ShownCutout {
 
 /** Opens a photo to be cut out, once through what showing it will do. */
 export async function openCutout(models: Models, photo: ImageBitmap): Promise<Cutout> {
-  const { width, height } = photo;
-  const on = new OffscreenCanvas(width, height).getContext("2d", { willReadFrequently: true })!;
-  on.drawImage(photo, 0, 0);
-  const cutout = await Cutout.open(models, {
-    data: on.getImageData(0, 0, width, height).data,
-    width,
-    height,
-    channels: 4,
-  });
+  const cutout = await Cutout.open(models, pixelsOf(photo));
   shownCutout(cutout, [], { kind: "flat", colour: "#ffffff" }, "#ffffff");
   return cutout;
 }

@@ -1,4 +1,4 @@
-import type { BackdropFill, BackdropStroke } from "@wide-quilt/core";
+import type { BackdropFill, BackdropStroke, Sight } from "@wide-quilt/core";
 import { address } from "../api/client.ts";
 import { NotReadable } from "../api/problem.ts";
 import type { ShownCutout } from "./cutout.ts";
@@ -10,9 +10,10 @@ export type SeeingTask = { id: number } & (
   | { do: "open cutout"; picture: ImageBitmap }
   | { do: "show cutout"; strokes: BackdropStroke[]; fill: BackdropFill | null; wanted: string }
   | { do: "mask"; strokes: BackdropStroke[] }
+  | { do: "look"; picture: ImageBitmap; measure: boolean }
 );
 export type SeeingAnswer = { id: number } & (
-  { opened: true } | { shown: ShownCutout } | { mask: Blob } | { failed: string }
+  { opened: true } | { shown: ShownCutout } | { mask: Blob } | { sight: Sight } | { failed: string }
 );
 
 /** The size of the previews that are looked at. */
@@ -45,9 +46,15 @@ export async function maskOf(strokes: readonly BackdropStroke[]): Promise<Blob> 
   return (fulfilled(answer) as { mask: Blob }).mask;
 }
 
+/** The heads in a picture of a camera and, where wanted, what the pixels of the first one say. */
+export async function lookAt(picture: ImageBitmap, measure: boolean): Promise<Sight> {
+  const answer = await ask({ id: next++, do: "look", picture, measure }, [picture]);
+  return (fulfilled(answer) as { sight: Sight }).sight;
+}
+
 function fulfilled(answer: SeeingAnswer): SeeingAnswer {
   if ("failed" in answer) {
-    throw new NotReadable(`People cannot be told from their background in this browser (${answer.failed}).`);
+    throw new NotReadable(`Photos cannot be looked at in this browser (${answer.failed}).`);
   }
   return answer;
 }

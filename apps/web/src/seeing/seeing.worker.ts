@@ -2,6 +2,7 @@
 import type { Cutout } from "@wide-quilt/seeing";
 import { maskFile, openCutout, shownCutout } from "./cutout.ts";
 import { models } from "./models.ts";
+import { sightOf } from "./sight.ts";
 import type { SeeingAnswer, SeeingTask } from "./seeing.ts";
 
 let cutout: Cutout | null = null;
@@ -23,6 +24,8 @@ async function done(task: SeeingTask) {
     case "show cutout":
       if (!cutout) throw new Error("No photo is open");
       return { shown: shownCutout(cutout, task.strokes, task.fill, task.wanted) };
+    case "look":
+      return { sight: await sightOf(await models(), task.picture, task.measure) };
     case "mask":
       if (!cutout) throw new Error("No photo is open");
       return { mask: await maskFile(cutout, task.strokes) };

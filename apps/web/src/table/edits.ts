@@ -96,6 +96,7 @@ const PACKED: ReadonlySet<JobEdit["do"]> = new Set([
   "sheet",
   "become",
   "add photos",
+  "take photo",
   "remove photo",
 ]);
 

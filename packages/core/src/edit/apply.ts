@@ -14,7 +14,15 @@ import {
   unplaceCells,
 } from "./cells.ts";
 import { forgetLost, handOn } from "./lost.ts";
-import { addPhotos, markPhotos, movePhoto, relinkPhoto, removePhoto, tagPhotos } from "./photos.ts";
+import {
+  addPhotos,
+  markPhotos,
+  movePhoto,
+  relinkPhoto,
+  removePhoto,
+  tagPhotos,
+  takePhoto,
+} from "./photos.ts";
 import { renewed } from "./renew.ts";
 import type { JobEdit } from "./schema.ts";
 import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
@@ -74,6 +82,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, list: changed(job.list, edit.photos) };
     case "remove photos":
       return forAllKinds(job, (one) => edit.photos.reduce(removePhoto, one));
+    case "take photo":
+      return forAllKinds(job, (one) => takePhoto(one, edit.photo, edit.person));
     case "add photos":
       return forAllKinds(job, (one) => addPhotos(one, edit.photos));
     case "remove photo":

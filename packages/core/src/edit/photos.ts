@@ -1,23 +1,40 @@
 import type { CellByHand, Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { PhotoMarks } from "../job/stash/index.ts";
-import { kindOf } from "../kinds/index.ts";
+import { kindOf, peopleTicket } from "../kinds/index.ts";
 import { COMPUTED_SHOT, isByHand } from "../photo/crop/index.ts";
-import { photoNumber, photoShot, type PhotoId } from "../schema/index.ts";
+import { numberedShot, photoNumber, photoShot, type PhotoId } from "../schema/index.ts";
 import { withoutShown } from "./exchange.ts";
 import { renewed } from "./renew.ts";
 
 /** Adds photos at the end, each once and with a number of its own. Where photos come by themselves they come too. */
 export function addPhotos(job: Job, photos: readonly NewPhoto[]): Job {
+  const { next, added } = stashed(job, photos);
+  return added.length === 0 ? job : renewed({ ...next, ticket: kindOf(job).withPhotos(job, added) });
+}
+
+/** The job with photos at the end of its stash, each once; nothing shows them yet. */
+function stashed(job: Job, photos: readonly NewPhoto[]): { next: Job; added: PhotoRef[] } {
   const known = new Set(job.stash.map((photo) => photo.id));
   const fresh = photos.filter(({ id }) => !known.has(id) && known.add(id));
-  if (fresh.length === 0) return job;
   const added = fresh.map((photo, i): PhotoRef => ({ ...photo, number: job.numbered + 1 + i }));
-  return renewed({
-    ...job,
-    stash: [...job.stash, ...added],
-    numbered: job.numbered + added.length,
-    ticket: kindOf(job).withPhotos(job, added),
-  });
+  const next = { ...job, stash: [...job.stash, ...added], numbered: job.numbered + added.length };
+  return { next, added };
+}
+
+/**
+ * A photo that was taken of one person of the job: it is theirs, cropped anew by their rule, and what they had before leaves
+ * the stash unless somebody else is shown by it. In a job without such a person it is a photo like any other.
+ */
+export function takePhoto(job: Job, photo: NewPhoto, shot: number): Job {
+  const ticket = peopleTicket(job);
+  const person = ticket?.people.find((one) => one.shot === shot);
+  if (!ticket || !person) return addPhotos(job, [photo]);
+  const people = ticket.people.map((one) => (one === person ? { ...one, photo: photo.id } : one));
+  const { [numberedShot(shot)]: _before, ...shots } = job.shots;
+  const taken = renewed({ ...stashed(job, [photo]).next, ticket: { ...ticket, people }, shots });
+  const before = person.photo;
+  const isShown = before === null || people.some((one) => one.photo === before);
+  return isShown ? taken : removePhoto(taken, before);
 }
 
 /**

@@ -66,6 +66,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   guides: "guides",
   // One gesture brings one or many, some of them later than others.
   "add photos": "adding photos",
+  "take photo": "taking a photo",
   "remove photo": "removing a photo",
   "move photo": "order of photos",
   "relink photo": "replacing a photo",

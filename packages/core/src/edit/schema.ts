@@ -12,7 +12,7 @@ import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
 import { backdropSchema } from "../photo/backdrop/schema.ts";
 import { shotSchema } from "../photo/crop/schema.ts";
 import { LIMITS } from "../schema/index.ts";
-import { cellName, itemName, sheetName, shotName } from "../schema/parts.ts";
+import { cellName, itemName, sheetName, shotName, shotNumber } from "../schema/parts.ts";
 import { imposeSchema } from "../solve/slots/index.ts";
 
 const photoRef = newPhotoSchema;
@@ -94,6 +94,8 @@ export const jobEditSchema = z.discriminatedUnion("do", [
     photos: z.record(photo, jobSchema.shape.list.valueType.nullable()),
   }),
   z.strictObject({ do: z.literal("remove photos"), photos: photoIds }),
+  /** A photo that was just taken of somebody: what was there of them before makes room. */
+  z.strictObject({ do: z.literal("take photo"), photo: photoRef, person: shotNumber }),
   z.strictObject({ do: z.literal("add photos"), photos: z.array(photoRef).max(LIMITS.stash) }),
   z.strictObject({ do: z.literal("remove photo"), photo }),
   /** A photo to another place in the order. */

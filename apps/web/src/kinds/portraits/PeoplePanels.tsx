@@ -1,4 +1,5 @@
 import { LIMITS, personName, quantityOf, type TicketOf } from "@wide-quilt/core";
+import { Camera } from "lucide-react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/hooks.ts";
 import { StateBadge } from "../../portraits/StateBadge.tsx";
@@ -45,8 +46,8 @@ export const PeoplePanel = panelOf("portraits", ({ ticket }) => {
     <div className="flex flex-col gap-3">
       {reports.length === 0 ? (
         <p className="text-[13px] text-ink-2">
-          Nobody is listed yet. Drop in their photos: everyone gets a line. A list from a table (CSV) is read
-          on the page “People”.
+          Drop in photos, and everyone gets a line; or take them here with a camera; or read a list on the
+          page “People”.
         </p>
       ) : (
         <ul aria-label="People" className="flex max-h-[280px] flex-col overflow-y-auto">
@@ -62,9 +63,14 @@ export const PeoplePanel = panelOf("portraits", ({ ticket }) => {
           ))}
         </ul>
       )}
-      <Link to={`/jobs/${id}/people`} className={`${button.plain} self-start`}>
-        All about people
-      </Link>
+      <div className="flex flex-wrap gap-2">
+        <Link to={`/jobs/${id}/people`} className={button.plain}>
+          All about people
+        </Link>
+        <Link to={`/jobs/${id}/camera`} className={button.plain}>
+          <Camera size={15} aria-hidden /> Take photos here
+        </Link>
+      </div>
     </div>
   );
 });

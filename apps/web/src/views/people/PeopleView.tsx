@@ -7,7 +7,7 @@ import {
   withoutPhotos,
   type Job,
 } from "@wide-quilt/core";
-import { ArrowLeft, Eraser, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
+import { ArrowLeft, Camera, Eraser, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { server } from "../../api/client.ts";
@@ -111,6 +111,9 @@ function People({ id, job }: { id: string; job: Job }) {
               {partly > 0 && `, ${partly} ${partly === 1 ? "is" : "are"} right as far as measured`}
             </p>
             <BehindAll />
+            <Link to={`/jobs/${id}/camera`} className={button.plain}>
+              <Camera size={15} aria-hidden /> Take photos here
+            </Link>
             <FileButton
               label="Photo files"
               accept={ACCEPTED}

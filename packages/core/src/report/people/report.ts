@@ -2,24 +2,13 @@ import type { WriteOptions } from "../../base/length/index.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import { headsIn, type Job } from "../../job/index.ts";
 import { peopleTicket, personName, quantityOf, ruleFor, type Person } from "../../kinds/index.ts";
-import type { PixelSize } from "../../photo/crop/index.ts";
-import { headBox } from "../../photo/heads/index.ts";
-import {
-  measureFace,
-  placeFace,
-  sayShort,
-  type Face,
-  type FaceOnPiece,
-  type PortraitStudy,
-} from "../../photo/portrait/index.ts";
-import type { PhotoFacts, Photos } from "../../photo/record/index.ts";
+import { measureFace, placeFace, sayShort, type Face, type FaceOnPiece } from "../../photo/portrait/index.ts";
+import type { Photos } from "../../photo/record/index.ts";
 import { uprightPiece, type CellPlan, type SheetPlan } from "../../plan/index.ts";
 import { numberedShot, type PhotoId, type ShotName } from "../../schema/index.ts";
-import { backgroundChecks, backgroundUnknown } from "./background.ts";
-import { geometryChecks, sayFigure } from "./geometry.ts";
-import { LIGHT_CHECKS, lightChecks, pixelCheck } from "./light.ts";
-import { CHECK_WORDS, notMeasured, type PersonCheck } from "./personCheck.ts";
-import { poseChecks } from "./pose.ts";
+import { checksOf } from "./checksOf.ts";
+import { sayFigure } from "./geometry.ts";
+import type { PersonCheck } from "./personCheck.ts";
 
 /**
  * How someone stands to their rule. Only who was measured in all that a document photo is looked at for, and is right in all of
@@ -100,16 +89,22 @@ function judge(
   const { opening, cover } = uprightPiece(cell);
   const piece = { finished: opening, cover };
   const measured = measureFace(face, facts, piece, cell.sits, rule);
-  const checks = [
-    ...geometryChecks(measured, opening.width, write),
-    ...(measured.figures.length === 0
-      ? [notMeasured("headHeight", "The rule gives no figures for the head: look at it yourself.")]
-      : []),
-    wholeCheck(face),
-    aloneCheck(heads, facts),
-    ...pixelChecks(job, photos, photo, cell, measured, face, rule, write),
-    ...poseChecks(face, write),
-  ].map((check) => lookedAt(check, face));
+  const made = job.backdrops[photo]?.made;
+  const study = facts.seen?.study;
+  const checks = checksOf(
+    {
+      heads,
+      photo: facts,
+      measured,
+      size: opening,
+      ppi: cell.picture?.ppi ?? null,
+      study,
+      behind: made === undefined ? study : photos[made]?.seen?.study,
+      hasLook: cell.look !== null,
+    },
+    rule,
+    write,
+  );
   const wrong = checks.filter(({ state }) => state === "wrong");
   const isOff = wrong.some(({ name }) => GEOMETRY.has(name));
   if (measured.figures.some(({ value }) => value === null)) {
@@ -157,101 +152,4 @@ function adviceOf(checks: readonly PersonCheck[], { sure }: Face): string {
     if (those.length > 0) return those.slice(0, 2).join(" ");
   }
   return "";
-}
-
-/** What a person has looked at and found right is right. */
-const lookedAt = (check: PersonCheck, { looked = [] }: Face): PersonCheck =>
-  looked.includes(check.name) && (check.state === "look" || check.state === "not measured")
-    ? { ...check, state: "right", says: "looked at by a person", todo: "" }
-    : check;
-
-const wholeCheck = ({ pose, crown }: Face): PersonCheck => {
-  const check = { name: "whole", title: CHECK_WORDS.whole, allowed: "", at: crown } as const;
-  return pose?.cut
-    ? {
-        ...check,
-        state: "look",
-        says: "the photo ends at the hair",
-        todo: "The photo seems to cut the top of the head off. Look at this yourself; leave more room above for the next shot.",
-      }
-    : { ...check, state: "right", says: "yes", todo: "" };
-};
-
-/** A second head at least this large against the first may be the one that is meant. */
-const SECOND = 0.3;
-
-function aloneCheck(heads: readonly Face[], facts: PhotoFacts): PersonCheck {
-  const heights = heads.map((head) => {
-    const { top, bottom } = headBox(head, facts);
-    return bottom - top;
-  });
-  const others = heights.slice(1).filter((height) => height > SECOND * heights[0]!).length;
-  const check = { name: "alone", title: CHECK_WORDS.alone, allowed: "", at: null } as const;
-  if (others === 0) return { ...check, state: "right", says: "one head", todo: "" };
-  return {
-    ...check,
-    state: "wrong",
-    says: `${others + 1} heads`,
-    todo: "There is a second head in this photo; the larger one was measured. Take it again with one person alone, or say in its handles that the other is no head.",
-  };
-}
-
-const NOT_YET = "The pixels of this photo were not measured yet.";
-/** What the pixels say: of the photo, and of what was put behind the person where something was. */
-function pixelChecks(
-  job: Job,
-  photos: Photos,
-  photo: PhotoId,
-  cell: CellPlan,
-  measured: FaceOnPiece,
-  face: Face,
-  rule: DocumentRule,
-  write: WriteOptions,
-): PersonCheck[] {
-  const facts = photos[photo]!;
-  const study = facts.seen?.study;
-  const made = job.backdrops[photo]?.made;
-  const behind = made === undefined ? study : photos[made]?.seen?.study;
-  const { opening } = uprightPiece(cell);
-  return [
-    ...(rule.background ? backgroundOf(behind, rule, cell, measured, face, facts, opening, write) : []),
-    ...(cell.picture ? [pixelCheck(cell.picture.ppi, write)] : []),
-    ...(study ? lightChecks(study, face, write) : LIGHT_CHECKS.map((name) => notMeasured(name, NOT_YET))),
-  ];
-}
-
-function backgroundOf(
-  behind: PortraitStudy | undefined,
-  rule: DocumentRule,
-  cell: CellPlan,
-  measured: FaceOnPiece,
-  face: Face,
-  photo: PixelSize,
-  size: { width: number; height: number },
-  write: WriteOptions,
-): PersonCheck[] {
-  if (cell.look)
-    return backgroundUnknown(
-      "A look changes the colours of the print: look at the background yourself, or take the look off.",
-    );
-  if (!behind)
-    return backgroundUnknown(`The background was not measured yet. It should be ${rule.background!.words}.`);
-  const { left, top, right, bottom } = headBox(face, photo);
-  const corners = [
-    { x: left, y: top },
-    { x: right, y: top },
-    { x: left, y: bottom },
-    { x: right, y: bottom },
-  ].map(({ x, y }) => measured.at({ x: x / photo.width, y: y / photo.height }));
-  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)];
-  return backgroundChecks(
-    rule,
-    {
-      parts: behind.background,
-      size,
-      on: measured.at,
-      head: { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) },
-    },
-    write,
-  );
 }

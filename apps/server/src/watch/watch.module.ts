@@ -1,0 +1,13 @@
+import { Module } from "@nestjs/common";
+import { LiveModule } from "../live/live.module.ts";
+import { PhotosModule } from "../photos/photos.module.ts";
+import { WatchController } from "./watch.controller.ts";
+import { WatchService } from "./watch.service.ts";
+
+/** Folders that cameras write to: what comes is taken in, and told to the pages of the job. */
+@Module({
+  imports: [PhotosModule, LiveModule],
+  controllers: [WatchController],
+  providers: [WatchService],
+})
+export class WatchModule {}

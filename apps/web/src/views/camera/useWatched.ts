@@ -1,0 +1,49 @@
+import type { WatchView } from "@wide-quilt/server/contract";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { server } from "../../api/client.ts";
+import { useAppDispatch } from "../../app/hooks.ts";
+import { useDoing } from "../../app/useDoing.ts";
+import { useFollow } from "../../app/useFollow.ts";
+import { takeWatched } from "../../table/camera.ts";
+
+const NONE: WatchView = { folder: null, before: 0, came: [], fault: null };
+
+/** The folder that is watched for a job. What comes goes to `person`; `onCame` is told once it is there. */
+export function useWatched(job: string, person: number | null, onCame: () => void) {
+  const [watched, setWatched] = useState<WatchView>(NONE);
+  const dispatch = useAppDispatch();
+  const doing = useDoing();
+  const now = useRef({ person, onCame, last: 0 });
+  useEffect(() => {
+    now.current = { person, onCame, last: now.current.last };
+  });
+  // One look after the other, so that nothing is taken twice.
+  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const look = useCallback(() => {
+    line.current = line.current
+      .then(async () => {
+        const view = await server.watched(job, now.current.last);
+        setWatched(view);
+        if (view.came.length === 0 || now.current.person === null) return;
+        now.current.last = view.came.at(-1)!.number;
+        dispatch(takeWatched(view, now.current.person));
+        if (view.came.some(({ taken }) => "photo" in taken)) now.current.onCame();
+      })
+      // The line to the server opens again by itself, and this is called then.
+      .catch(() => undefined);
+  }, [job, dispatch]);
+  useFollow(job, null, look);
+  return {
+    watched,
+    start: (folder: string) =>
+      void doing(async () => {
+        setWatched(await server.watchFolder(job, folder));
+        now.current.last = 0;
+      }),
+    stop: () =>
+      void doing(async () => {
+        await server.stopWatching(job);
+        setWatched(NONE);
+      }),
+  };
+}
