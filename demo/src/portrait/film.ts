@@ -22,13 +22,13 @@ export const FILM_PACE = 30;
 
 /** Somebody comes nearer, holds the head aslant, shuts the eyes, blinks once more and then holds still. */
 export const COMING_NEARER: readonly Stretch[] = [
-  { name: "nobody", good: false, seconds: 1, head: null },
-  ...[0.14, 0.18, 0.22, 0.26, 0.3].map((head): Stretch => ({ name: "far", good: false, seconds: 0.3, head })),
-  { name: "tilted", good: false, seconds: 1.5, head: 0.44, tilt: 16 },
-  { name: "eyes shut", good: false, seconds: 1.5, head: 0.44, does: { eyesShut: true } },
-  { name: "a moment", good: true, seconds: 0.4, head: 0.44 },
-  { name: "blink", good: false, seconds: 0.6, head: 0.44, does: { eyesShut: true } },
-  { name: "still", good: true, seconds: 6, head: 0.44 },
+  { name: "nobody", good: false, seconds: 2, head: null },
+  ...[0.14, 0.18, 0.22, 0.26, 0.3].map((head): Stretch => ({ name: "far", good: false, seconds: 0.8, head })),
+  { name: "tilted", good: false, seconds: 1.5, head: 0.47, tilt: 16 },
+  { name: "eyes shut", good: false, seconds: 1.5, head: 0.47, does: { eyesShut: true } },
+  { name: "a moment", good: true, seconds: 0.4, head: 0.47 },
+  { name: "blink", good: false, seconds: 0.6, head: 0.47, does: { eyesShut: true } },
+  { name: "still", good: true, seconds: 6, head: 0.47 },
 ];
 
 /** Side of a square of the slate, in pixels, and how many it has. */
@@ -42,11 +42,11 @@ const SQUARES = 10;
 export async function film(
   person: Person,
   background: string,
-  stretches: readonly Stretch[] = COMING_NEARER,
+  { stretches = COMING_NEARER, over }: { stretches?: readonly Stretch[]; over?: string } = {},
 ): Promise<Buffer> {
   const pictures: Buffer[] = [];
   for (const { seconds, head, tilt = 0, does } of stretches) {
-    const there = head === null ? [] : [{ person: { ...person, does }, x: 0.5, y: 0.47, head, tilt }];
+    const there = head === null ? [] : [{ person: { ...person, does }, x: 0.5, y: 0.47, head, tilt, over }];
     const { width, height } = FILM_SIZE;
     const behind = `<rect width="${width}" height="${height}" fill="${background}"/>`;
     const drawn = new Resvg(group(there, width, height, behind), {

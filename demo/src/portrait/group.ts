@@ -12,6 +12,8 @@ export interface Standing {
   head: number;
   /** The head and all below it, degrees clockwise. */
   tilt: number;
+  /** SVG that lies over them, on the drawing’s own places. */
+  over?: string;
 }
 
 /** A bald head on the drawing, from crown to chin. */
@@ -23,7 +25,7 @@ export function group(people: readonly Standing[], width: number, height: number
   const drawn = people.map((one, i) => {
     const scale = (one.head * height) / HEAD;
     const there = `translate(${one.x * width} ${one.y * height}) rotate(${one.tilt}) scale(${scale}) translate(${-EYES.x} ${-EYES.y})`;
-    return `<g transform="${there}">${scoped(drawnIn(one.person), `s${i}-`)}</g>`;
+    return `<g transform="${there}">${scoped(drawnIn(one.person) + (one.over ?? ""), `s${i}-`)}</g>`;
   });
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${behind}${drawn.join("")}</svg>`;
 }

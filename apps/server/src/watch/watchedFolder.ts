@@ -13,47 +13,42 @@ const PHOTO_FILES: ReadonlySet<string> = new Set([
 const STILL = 700;
 const LOOKS = 100;
 
+/** How often it is looked whether the folder is still there: a card is pulled, and put in again. */
+const THERE = 1000;
+
+type TakeIn = (stream: NodeJS.ReadableStream, name: string) => Promise<TakenIn>;
+
 /**
- * A folder that a camera writes to. What was in it before stays out; every file that comes, or that changes, is taken in once it has stopped growing,
- * one after the other in the order of their times.
+ * A folder that a camera writes to. What was in it before stays out; every file that comes, or that becomes another one, is taken in
+ * once it has stopped growing, one after the other. While the folder is gone that is said; once it is back it is watched again.
  */
 export class WatchedFolder {
   private readonly came: WatchView["came"] = [];
   private fault: string | null = null;
   private turn: Promise<unknown> = Promise.resolve();
-  /** Size and time of every file that was taken: a camera that says a file changed when it only was read says nothing new. */
-  private readonly taken = new Map<string, string>();
+  private watcher: FSWatcher | null = null;
+  private readonly there = setInterval(() => void this.lookThere(), THERE).unref();
 
   private constructor(
     readonly path: string,
-    private readonly before: number,
-    private readonly watcher: FSWatcher,
-    private readonly takeIn: (stream: NodeJS.ReadableStream, name: string) => Promise<TakenIn>,
+    /** What every file was that is no news: what was there before, and what was taken in. */
+    private readonly known: Map<string, string>,
+    private readonly takeIn: TakeIn,
     private readonly onCame: () => void,
   ) {
-    const come = (file: string) => {
-      if (isPhotoFile(file)) this.turn = this.turn.then(() => this.take(file));
-    };
-    watcher.on("add", come).on("change", come);
-    watcher.on("error", (error) => this.fail(error));
-    // A card that is pulled takes the folder with it.
-    watcher.on("unlinkDir", (gone) => gone === path && this.fail(null));
+    this.before = known.size;
   }
 
+  private readonly before: number;
+
   /** Starts to watch. Throws what the system says of a folder that cannot be read. */
-  static async open(
-    path: string,
-    takeIn: (stream: NodeJS.ReadableStream, name: string) => Promise<TakenIn>,
-    onCame: () => void,
-  ): Promise<WatchedFolder> {
-    const before = (await readdir(path)).filter(isPhotoFile).length;
-    const watcher = watch(path, {
-      ignoreInitial: true,
-      depth: 0,
-      awaitWriteFinish: { stabilityThreshold: STILL, pollInterval: LOOKS },
-    });
-    await new Promise<void>((resolve) => watcher.once("ready", () => resolve()));
-    return new WatchedFolder(path, before, watcher, takeIn, onCame);
+  static async open(path: string, takeIn: TakeIn, onCame: () => void): Promise<WatchedFolder> {
+    const files = (await readdir(path)).filter(isPhotoFile).map((name) => join(path, name));
+    const known = new Map<string, string>();
+    for (const file of files) known.set(file, await stateOf(file));
+    const folder = new WatchedFolder(path, known, takeIn, onCame);
+    await folder.listen();
+    return folder;
   }
 
   /** What came after a number. */
@@ -63,17 +58,53 @@ export class WatchedFolder {
   }
 
   async close(): Promise<void> {
-    await this.watcher.close();
+    clearInterval(this.there);
+    await this.watcher?.close();
     await this.turn;
+  }
+
+  private async listen(): Promise<void> {
+    const watcher = watch(this.path, {
+      depth: 0,
+      awaitWriteFinish: { stabilityThreshold: STILL, pollInterval: LOOKS },
+    });
+    this.watcher = watcher;
+    const come = (file: string) => {
+      if (isPhotoFile(file)) this.turn = this.turn.then(() => this.take(file));
+    };
+    watcher.on("add", come).on("change", come);
+    watcher.on("error", (error) =>
+      this.say(
+        `${this.path} cannot be watched any more (${(error as Error).message}). What came is kept. Choose the folder again.`,
+      ),
+    );
+    await new Promise<void>((resolve) => watcher.once("ready", () => resolve()));
+  }
+
+  private async lookThere(): Promise<void> {
+    const isThere = await stat(this.path).then(
+      (found) => found.isDirectory(),
+      () => false,
+    );
+    if (!isThere && this.watcher) {
+      const gone = this.watcher;
+      this.watcher = null;
+      await gone.close();
+      this.say(
+        `${this.path} is gone: the card was pulled, or the folder was moved. What came is kept; it goes on once the folder is back.`,
+      );
+    } else if (isThere && !this.watcher) {
+      await this.listen();
+      this.say(null);
+    }
   }
 
   private async take(file: string): Promise<void> {
     const name = basename(file);
     try {
-      const { size, mtimeMs } = await stat(file);
-      const as = `${size} ${mtimeMs}`;
-      if (size === 0 || this.taken.get(file) === as) return;
-      this.taken.set(file, as);
+      const as = await stateOf(file);
+      if (this.known.get(file) === as) return;
+      this.known.set(file, as);
       this.put(await this.takeIn(createReadStream(file), name));
     } catch (error) {
       // A file that is gone again was not meant for us.
@@ -87,13 +118,16 @@ export class WatchedFolder {
     this.onCame();
   }
 
-  private fail(error: unknown): void {
-    this.fault =
-      error instanceof Error
-        ? `${this.path} cannot be watched any more (${error.message}). What came is kept. Choose the folder again.`
-        : `${this.path} is gone: the card was pulled, or the folder was moved. What came is kept. Choose the folder again once it is back.`;
+  private say(fault: string | null): void {
+    this.fault = fault;
     this.onCame();
   }
+}
+
+/** What a file is like, as far as its folder tells: another file has another size or another time. */
+async function stateOf(file: string): Promise<string> {
+  const { size, mtimeMs } = await stat(file);
+  return `${size} ${mtimeMs}`;
 }
 
 const isPhotoFile = (file: string): boolean =>

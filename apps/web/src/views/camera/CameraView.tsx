@@ -34,6 +34,7 @@ export function CameraView() {
     <div className="flex h-screen min-h-[560px] flex-col">
       <PageHead
         title="Camera"
+        className="shrink-0"
         under={[<WayToJobs key="jobs" />, <WayToJob key="job" id={id} name={job.name} />]}
       >
         <Link to={`/jobs/${id}/people`} className={button.main}>
@@ -55,14 +56,9 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
   const dispatch = useAppDispatch();
   const reports = useAppSelector(selectPeople);
   const [query] = useSearchParams();
-  const asked = Number(query.get("person"));
-  const [whose, setWhose] = useState<number | null>(null);
   const here = useAppSelector(({ openJob }) => openJob);
-  const shot =
-    ticket.people.find((one) => one.shot === (whose ?? asked))?.shot ??
-    nextTurn(here, null) ??
-    ticket.people[0]?.shot ??
-    null;
+  // Who has a photo keeps it until somebody says otherwise.
+  const [shot, setShot] = useState<number | null>(() => Number(query.get("person")) || nextTurn(here, null));
   const person = ticket.people.find((one) => one.shot === shot);
   const report = reports.find((one) => one.person.shot === shot);
   const [wanted, setWanted] = useState<string | null>(null);
@@ -92,7 +88,7 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
 
   const next = shot === null ? null : nextTurn(here, shot);
   const goOn = () => {
-    if (next !== null) setWhose(next);
+    if (next !== null) setShot(next);
     else addPerson();
     again();
   };
@@ -100,10 +96,10 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
     const newShot = nextShot(ticket.people);
     const someone = { shot: newShot, name: "", number: "", photo: null, rule: null, quantity: null };
     dispatch(edit({ do: "ticket", change: { people: [...ticket.people, someone] } }));
-    setWhose(newShot);
+    setShot(newShot);
   };
   const turnTo = (other: number) => {
-    setWhose(other);
+    setShot(other);
     again();
   };
   useCameraKeys({ take: press, next: goOn, again, isShown: turn.at === "shown" });
@@ -143,9 +139,14 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
           ) : (
             <Viewfinder video={video} sight={sight} rule={rule} right={word === null} />
           )}
+          {camera.at !== "off" && !person && (
+            <p className="absolute inset-0 flex items-center justify-center bg-chrome px-12 text-center text-[15px]">
+              Everybody has a photo. Choose who is to be taken again, or add somebody new.
+            </p>
+          )}
           {turn.at === "shown" && report && <Taken report={report} />}
         </div>
-        {camera.at !== "off" && (
+        {((camera.at !== "off" && person) || turn.at === "shown") && (
           <div className="flex h-24 shrink-0 items-center gap-5 px-6 text-white">
             {turn.at === "shown" ? (
               <>
@@ -210,7 +211,12 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
               onChange={setWanted}
             />
           )}
-          <WatchFields watched={watching.watched} onStart={watching.start} onStop={watching.stop} />
+          <details open={watching.watched.folder !== null}>
+            <summary className="rounded text-[12.5px] font-semibold">A camera on a cable</summary>
+            <div className="pt-2">
+              <WatchFields watched={watching.watched} onStart={watching.start} onStop={watching.stop} />
+            </div>
+          </details>
         </section>
       </aside>
     </main>

@@ -15,7 +15,10 @@ interface Props {
 export function TurnList({ reports, shot, onTurn, onAdd }: Props) {
   const taken = reports.filter(({ photo }) => photo !== null).length;
   const current = useRef<HTMLButtonElement>(null);
-  useEffect(() => current.current?.scrollIntoView({ block: "nearest" }), [shot]);
+  useEffect(() => {
+    // In braces: newer browsers give a promise back, which is no way to end an effect.
+    void current.current?.scrollIntoView({ block: "nearest" });
+  }, [shot]);
   return (
     <section aria-label="Whose turn it is">
       <h2 className="mb-1.5 flex items-baseline justify-between text-[13px] font-semibold">

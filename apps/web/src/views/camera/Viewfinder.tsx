@@ -15,7 +15,7 @@ export function Viewfinder({ video, sight, rule, right }: Props) {
   const { width, height } = sight?.size ?? { width: 4, height: 3 };
   const path = (points: readonly PicturePoint[]) =>
     points.map(({ x, y }) => `${x * width},${y * height}`).join(" ");
-  const stroke = right ? "#8fe0bd" : "#ffffff";
+  const colour = right ? "#1f6f54" : "#34409c";
   return (
     <div className="absolute inset-0 flex -scale-x-100 items-center justify-center">
       <video
@@ -33,20 +33,20 @@ export function Viewfinder({ video, sight, rule, right }: Props) {
           preserveAspectRatio="xMidYMid meet"
         >
           {lines.bands.map((band, i) => (
-            <polygon key={i} points={path(band)} fill={right ? "#4fc492" : "#ffffff"} fillOpacity={0.22} />
+            <polygon key={i} points={path(band)} fill={colour} fillOpacity={0.28} />
           ))}
           <polygon
             points={path(lines.piece)}
             fill="none"
-            stroke="#000000"
-            strokeOpacity={0.35}
+            stroke="#ffffff"
+            strokeOpacity={0.85}
             strokeWidth={5}
             vectorEffect="non-scaling-stroke"
           />
           <polygon
             points={path(lines.piece)}
             fill="none"
-            stroke={stroke}
+            stroke={colour}
             strokeWidth={2.5}
             strokeDasharray={sight.heads.length === 0 ? "10 8" : undefined}
             vectorEffect="non-scaling-stroke"

@@ -39,7 +39,7 @@ export function WatchFields({ watched: { folder, before, fault }, onStart, onSto
       }}
     >
       <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
-        Folder that a tethered camera writes to
+        Folder that it writes to
         <input
           value={typed}
           maxLength={1000}

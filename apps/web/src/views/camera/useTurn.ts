@@ -19,12 +19,12 @@ import { lookAt } from "../../seeing/seeing.ts";
 import { shutterOf, type Shutter } from "./takePicture.ts";
 
 /** The longer side of what is looked at while the camera waits, and of a picture that was taken, in pixels. */
-const LIVE = 800;
+const LIVE = 640;
 const STILL = 1600;
 /** Pictures of a burst are so far apart, in milliseconds: a blink takes some 150. */
 const APART = 90;
 /** Pixels that were measured this long ago still say how the light is. */
-const FRESH = 450;
+const FRESH = 600;
 /** A word stands for so long before another one takes its place: nobody reads what flickers. */
 const STANDS = 350;
 

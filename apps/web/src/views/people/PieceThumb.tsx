@@ -3,6 +3,9 @@ import { useId } from "react";
 import { address } from "../../api/client.ts";
 import { pictureAttributes } from "../../sheet/onPicture.ts";
 
+/** A piece may be a third of its photo. */
+const SHARP = 3;
+
 /** A small picture of a finished piece, upright, as it will be cut. */
 export function PieceThumb({ cell, height }: { cell: CellPlan; height: number }) {
   const id = useId();
@@ -26,7 +29,7 @@ export function PieceThumb({ cell, height }: { cell: CellPlan; height: number })
       <g clipPath={`url(#${id})`}>
         <g transform={`rotate(${-turn}) translate(${-middle.x} ${-middle.y})`}>
           <image
-            href={address.preview(paints, 320)}
+            href={address.previewFor(paints, SHARP * height)}
             preserveAspectRatio="none"
             transform={`rotate(${picture.level} ${about}) ${transform}`}
             {...size}

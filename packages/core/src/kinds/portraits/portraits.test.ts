@@ -369,3 +369,37 @@ describe("a list of people", () => {
     expect(read("").people).toEqual([]);
   });
 });
+
+describe("a photo that is taken of somebody", () => {
+  const take = (id: keyof typeof photos, person: number): JobEdit => ({
+    do: "take photo",
+    photo: { id, name: `${id} taken.jpg` },
+    person,
+  });
+
+  it("is theirs, whatever it is called, and what they had leaves the stash", () => {
+    const job = make(add("ada", "ben"), take("cleo", 1));
+    expect(ticket(job).people.map(({ name, photo }) => [name, photo])).toEqual([
+      ["ada", "cleo"],
+      ["ben", "ben"],
+    ]);
+    expect(job.stash.map(({ id }) => id)).toEqual(["ben", "cleo"]);
+  });
+
+  it("leaves a photo that somebody else is shown by, and is cropped anew", () => {
+    const both = ticket(make(add("ada", "ben"))).people.map((one) => ({ ...one, photo: "ada" }));
+    const job = make(
+      add("ada", "ben"),
+      { do: "ticket", change: { people: both } },
+      { do: "shot", shot: "1", change: { scale: 2 } },
+      take("cleo", 1),
+    );
+    expect(job.stash.map(({ id }) => id)).toEqual(["ada", "ben", "cleo"]);
+    expect(job.shots["1"]).toBeUndefined();
+  });
+
+  it("is a photo like any other where nobody has that number", () => {
+    const job = make(take("cleo", 9));
+    expect(ticket(job).people.map(({ name }) => name)).toEqual(["cleo taken"]);
+  });
+});
