@@ -87,7 +87,7 @@ describe("readJob", () => {
     const reading = readJob(JSON.parse(JSON.stringify(old)));
     expect(reading).toMatchObject({
       ok: true,
-      job: { version: 9, heads: { ada: [{ ...face, pose: null }] }, crop: "middle" },
+      job: { version: 10, heads: { ada: [{ ...face, pose: null }] }, crop: "middle" },
     });
   });
 

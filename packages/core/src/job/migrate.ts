@@ -142,6 +142,8 @@ const STEPS: Record<number, (job: Values) => Values> = {
     ),
     crop: "middle",
   }),
+  // Version 9 had a number of pieces for everyone, and forgot what a list called a photo that was not there yet.
+  9: (job) => ({ ...job, version: 10 }),
 };
 
 /** How a job of version 6 named things: after their place among the photos, or on their sheets. */

@@ -7,12 +7,16 @@ export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, typ
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {
-  nextShot,
+  newPerson,
   peopleTicket,
   personName,
   quantityOf,
   readPeople,
   ruleFor,
+  COLUMN_WORDS,
+  type ListColumn,
+  type ListedPerson,
+  type ListMap,
   type PeopleReading,
 } from "./portraits/index.ts";
 export { rulerLengths } from "./ruler/index.ts";

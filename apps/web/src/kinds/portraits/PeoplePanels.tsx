@@ -1,4 +1,4 @@
-import { LIMITS, personName, quantityOf, type TicketOf } from "@wide-quilt/core";
+import { LIMITS, newPerson, personName, quantityOf, ruleFor, type TicketOf } from "@wide-quilt/core";
 import { Camera } from "lucide-react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/hooks.ts";
@@ -10,18 +10,43 @@ import { button } from "../../ui/button.ts";
 import { panelOf } from "../panel.tsx";
 
 /** As many of each person, but for those who have a number of their own. */
-export const PerPersonPanel = panelOf("portraits", ({ ticket: { copies, people }, set }) => {
+export const PerPersonPanel = panelOf("portraits", ({ job, ticket, set }) => {
+  const { copies, people } = ticket;
+  const someone = newPerson([]);
+  const [fitting, asked] = (["fit", "rule"] as const).map((many) =>
+    quantityOf(job, { ...ticket, people: [], copies: many }, someone),
+  );
+  const rule = ruleFor(ticket, someone);
   const own = people.filter(({ quantity }) => quantity !== null).length;
   return (
     <div className="flex flex-col gap-3">
-      <NumberField
-        label="Of each person"
-        value={copies}
-        least={LIMITS.quantity.least}
-        most={LIMITS.quantity.most}
-        whole
-        onChange={(next, gesture) => set({ copies: next }, gesture)}
+      <ChoiceList<"fit" | "rule" | "number">
+        label="How many of each person"
+        value={typeof copies === "number" ? "number" : copies}
+        onChange={(many) => set({ copies: many === "number" ? fitting! : many })}
+        choices={[
+          { value: "fit", text: "As many as fit on a sheet", aside: fitting },
+          {
+            value: "rule",
+            text:
+              rule.copies === undefined
+                ? "As their rule asks: this one asks for no number, so one"
+                : "As their rule asks",
+            aside: asked,
+          },
+          { value: "number", text: "Just this many" },
+        ]}
       />
+      {typeof copies === "number" && (
+        <NumberField
+          label="Of each person"
+          value={copies}
+          least={LIMITS.quantity.least}
+          most={LIMITS.quantity.most}
+          whole
+          onChange={(next, gesture) => set({ copies: next }, gesture)}
+        />
+      )}
       {own > 0 && (
         <p className="text-[12.5px] text-ink-2">
           {own === 1 ? "One person has" : `${own} people have`} a number of their own.{" "}
@@ -39,7 +64,7 @@ export const PerPersonPanel = panelOf("portraits", ({ ticket: { copies, people }
 });
 
 /** Who is on the sheets, and the way to the page that has everything about them. */
-export const PeoplePanel = panelOf("portraits", ({ ticket }) => {
+export const PeoplePanel = panelOf("portraits", ({ job, ticket }) => {
   const id = useAppSelector((state) => state.openJob.id);
   const reports = useAppSelector(selectPeople);
   return (
@@ -57,7 +82,7 @@ export const PeoplePanel = panelOf("portraits", ({ ticket }) => {
               className="flex items-center gap-2 border-b border-line py-1.5 text-[13px] last:border-0"
             >
               <span className="grow truncate">{personName(person)}</span>
-              <span className="measure text-ink-2">{quantityOf(ticket, person)} ×</span>
+              <span className="measure text-ink-2">{quantityOf(job, ticket, person)} ×</span>
               <StateBadge state={state} />
             </li>
           ))}

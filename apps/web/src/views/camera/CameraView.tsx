@@ -1,4 +1,4 @@
-import { nextShot, numberedShot, peopleTicket, type Job, type TicketOf } from "@wide-quilt/core";
+import { newPerson, numberedShot, peopleTicket, type Job, type TicketOf } from "@wide-quilt/core";
 import { Camera, UsersRound } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -93,10 +93,9 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
     again();
   };
   const addPerson = () => {
-    const newShot = nextShot(ticket.people);
-    const someone = { shot: newShot, name: "", number: "", photo: null, rule: null, quantity: null };
+    const someone = newPerson(ticket.people);
     dispatch(edit({ do: "ticket", change: { people: [...ticket.people, someone] } }));
-    setShot(newShot);
+    setShot(someone.shot);
   };
   const turnTo = (other: number) => {
     setShot(other);

@@ -1,12 +1,4 @@
-import {
-  LIMITS,
-  nextShot,
-  peopleTicket,
-  readPeople,
-  ruleFor,
-  withoutPhotos,
-  type Job,
-} from "@wide-quilt/core";
+import { LIMITS, newPerson, peopleTicket, ruleFor, withoutPhotos, type Job } from "@wide-quilt/core";
 import { ArrowLeft, Camera, Eraser, FileInput, ImagePlus, Plus, UserRoundPlus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -16,7 +8,6 @@ import { NotOpened } from "../../app/NotOpened.tsx";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
-import { noticed } from "../../app/noticeSlice.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useFollow } from "../../app/useFollow.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
@@ -27,6 +18,7 @@ import { FileButton } from "../../ui/FileButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { button } from "../../ui/button.ts";
 import { ACCEPTED, useArrivals } from "../table/stash/useArrivals.ts";
+import { ListReader, type GivenList } from "./ListReader.tsx";
 import { PersonRow } from "./PersonRow.tsx";
 
 /** Everyone of a job of document photos: who passes, who does not, and why. */
@@ -42,7 +34,7 @@ function People({ id, job }: { id: string; job: Job }) {
   const reports = useAppSelector(selectPeople);
   const looking = useAppSelector(selectLooking);
   const { bring, arriving, refused, forgetRefused } = useArrivals();
-  const [problems, setProblems] = useState<string[]>([]);
+  const [list, setList] = useState<GivenList | null>(null);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const doing = useDoing();
@@ -52,25 +44,12 @@ function People({ id, job }: { id: string; job: Job }) {
 
   const readList = (file: File) =>
     doing(async () => {
-      if (!ticket) return;
       const { text, guess } = await textOf(file);
-      const reading = readPeople(text, ticket, job.stash);
-      setProblems([...sayGuess(guess), ...reading.problems]);
-      if (reading.people.length === 0) return;
-      dispatch(edit({ do: "ticket", change: { people: reading.people, rules: reading.rules } }));
-      dispatch(noticed(`${reading.people.length} people were read from ${file.name}.`, "right"));
+      setList({ text, file: file.name, said: sayGuess(guess) });
     });
   const addPerson = () => {
     if (!ticket) return;
-    const someone = {
-      shot: nextShot(ticket.people),
-      name: "",
-      number: "",
-      photo: null,
-      rule: null,
-      quantity: null,
-    };
-    dispatch(edit({ do: "ticket", change: { people: [...ticket.people, someone] } }));
+    dispatch(edit({ do: "ticket", change: { people: [...ticket.people, newPerson(ticket.people)] } }));
   };
   const startNext = () =>
     doing(async () => {
@@ -143,11 +122,9 @@ function People({ id, job }: { id: string; job: Job }) {
           {arriving && <Progress label="Photos coming in" {...arriving} />}
           {looking && <Progress label="Looking for heads" {...looking} />}
           <BehindAllProgress />
-          <Said
-            title="Not everything could be read as it stands"
-            lines={problems}
-            onClose={() => setProblems([])}
-          />
+          {list && (
+            <ListReader given={list} ticket={ticket} stash={job.stash} onClose={() => setList(null)} />
+          )}
           <Said
             title="Not taken in"
             lines={refused.map(({ name, why }) => `${name}: ${why}`)}
@@ -247,9 +224,9 @@ function Nobody() {
     <div className="mx-auto mt-16 max-w-xl text-center">
       <p className="text-[17px] font-semibold">Add photos, or read a list</p>
       <p className="mt-2 text-[13.5px] text-ink-2">
-        Every photo becomes a person, named after its file. A list is a table saved as CSV with a first line
-        such as <span className="measure">name,number,photo,rule,quantity</span>; photos are found by their
-        file names, now or when they come in later.
+        Every photo becomes a person, named after its file. A list is any table saved as CSV, whatever its
+        columns are called: you see what is understood before anything changes. Or take the photos here, one
+        person after the other.
       </p>
     </div>
   );

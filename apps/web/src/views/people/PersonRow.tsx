@@ -118,7 +118,7 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
           aria-label={`How many of ${name}`}
           min={LIMITS.quantity.least}
           max={LIMITS.quantity.most}
-          placeholder={String(ticket.copies)}
+          placeholder={String(report.quantity)}
           value={person.quantity ?? ""}
           className="measure w-20 rounded-md border border-line bg-white px-2 py-1.5"
           onChange={({ target }) => {

@@ -43,6 +43,16 @@ export const documentRuleSchema = z
     eyeLine: span("From the lower edge to the eyes").optional(),
     headWidth: span("Ear to ear").optional(),
     belowChin: span("From the chin to the lower edge").optional(),
+    copies: z.int().min(1).max(20).optional().describe("Prints that are handed in"),
+    onlyDigital: z
+      .literal(true)
+      .optional()
+      .describe("The office takes no print any more; a print by its figures serves elsewhere"),
+    checked: z
+      .string()
+      .regex(/^\d{4}-\d{2}$/)
+      .optional()
+      .describe("Year and month in which the entry was last gone through"),
     background: z
       .strictObject({
         colour,

@@ -1,7 +1,7 @@
 import type { Job } from "../index.ts";
 import { photosByName } from "./named.ts";
 import type { NewPhoto } from "./schema.ts";
-import { PHOTO_HEADINGS, readTable } from "./table.ts";
+import { PHOTO_HEADINGS, plainHeading, readTable } from "./table.ts";
 
 /** What a list of photos came to: what it says of each, and a sentence for every line that was left out. */
 export interface ListReading {
@@ -36,7 +36,7 @@ export function readPhotoList(text: string, stash: readonly NewPhoto[]): ListRea
       ],
     };
   }
-  const by = headings.findIndex((heading) => PHOTO_HEADINGS.some((own) => own === heading.toLowerCase()));
+  const by = headings.findIndex((heading) => PHOTO_HEADINGS.includes(plainHeading(heading)));
   const columns = headings
     .map((name, at) => ({ name, at }))
     .filter(({ name, at }) => name !== "" && at !== by && headings.indexOf(name) === at)
@@ -44,7 +44,7 @@ export function readPhotoList(text: string, stash: readonly NewPhoto[]): ListRea
   const list: Job["list"] = {};
   const named = photosByName(stash);
   lines.forEach(({ cells, line }, i) => {
-    const photo = by === -1 ? stash[i] : named(cells[by] ?? "");
+    const photo = by === -1 ? stash[i] : named(cells[by] ?? "")?.photo;
     if (!photo) {
       const which =
         by === -1

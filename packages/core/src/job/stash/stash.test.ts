@@ -45,8 +45,12 @@ describe("which photos are shown", () => {
   });
 
   it("finds a photo by its name, with or without its ending", () => {
-    expect(photosByName(make().stash)(" img_9 ")?.id).toBe("IMG_9");
-    expect(photosByName(make().stash)("B.JPG")?.id).toBe("b");
+    expect(photosByName(make().stash)(" img_9 ")).toMatchObject({ photo: { id: "IMG_9" }, by: "ending" });
+    expect(photosByName(make().stash)("B.JPG")).toMatchObject({ photo: { id: "b" }, by: "capitals" });
+    expect(photosByName(make().stash)("b.jpg")?.by).toBe("name");
+    // By the last number in its name, where one photo alone has it.
+    expect(photosByName(make().stash)("009")).toMatchObject({ photo: { id: "IMG_9" }, by: "number" });
+    expect(photosByName([photo("a-7"), photo("b-7")])("7")).toBeUndefined();
     expect(photosByName(make().stash)("c")).toBeUndefined();
   });
 });

@@ -1,7 +1,49 @@
 import Papa from "papaparse";
 
-/** What the column of a list that names photos may be headed, in small letters. */
-export const PHOTO_HEADINGS = ["photo", "file", "image", "picture", "filename", "file name"] as const;
+/** What the column of a list that names photos may be headed in the languages of Europe, as `plainHeading` writes it. */
+export const PHOTO_HEADINGS: readonly string[] = [
+  ...["photo", "file", "image", "picture", "filename", "file name", "photo file", "image file"],
+  ...["foto", "bild", "datei", "dateiname", "bilddatei", "fichier", "nom de fichier", "photographie"],
+  ...["imagen", "archivo", "fichero", "immagine", "nome file", "imagem", "arquivo", "ficheiro", "fotografia"],
+  ...[
+    "afbeelding",
+    "bestand",
+    "bestandsnaam",
+    "fil",
+    "filnamn",
+    "filnavn",
+    "billede",
+    "bilde",
+    "kuva",
+    "tiedosto",
+  ],
+  ...[
+    "zdjecie",
+    "plik",
+    "fotografie",
+    "soubor",
+    "subor",
+    "kep",
+    "fajl",
+    "poza",
+    "fisier",
+    "slika",
+    "datoteka",
+  ],
+  ...["φωτογραφια", "αρχειο", "фото", "файл"],
+];
+
+/** A heading in small letters, without accents and signs: "Prénom :" is "prenom", "Badge-No." is "badge no". */
+export const plainHeading = (heading: string): string =>
+  heading
+    .normalize("NFD")
+    .replaceAll(/\p{M}/gu, "")
+    .toLowerCase()
+    .replaceAll("ø", "o")
+    .replaceAll("ł", "l")
+    .replaceAll("ß", "ss")
+    .replaceAll(/[^\p{L}\p{N}]+/gu, " ")
+    .trim();
 
 /** A line of a table under its headings. */
 export interface TableLine {

@@ -42,11 +42,13 @@ export const portraits = kind({
   withoutPhotos: (ticket) => ({ ...ticket, people: [], packing: null }),
   followsStash: () => false,
   sizedByRule: true,
+  liesBest: "Turned to hold the most",
   leftOver: () => ({
     way: "Give them to somebody on the page “People”, or take them out of the job.",
   }),
   owners,
 });
 
-export { nextShot, peopleTicket, personName, quantityOf, ruleFor } from "./people.ts";
-export { readPeople, type PeopleReading } from "./list.ts";
+export { newPerson, peopleTicket, personName, quantityOf, ruleFor } from "./people.ts";
+export { COLUMN_WORDS, type ListColumn, type ListMap } from "./columns.ts";
+export { readPeople, type ListedPerson, type PeopleReading } from "./list.ts";

@@ -1,5 +1,5 @@
 import { onItsSide, type Rect, type Size } from "../../base/geometry/index.ts";
-import { mm, um } from "../../base/length/index.ts";
+import { um } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { copyCell, numberedSheet } from "../../schema/index.ts";
 import type { PackPlace } from "../../solve/pack/index.ts";
@@ -7,12 +7,9 @@ import { ticketSlot } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
 import { layOutPacked, packedQuestion, type PackedQuestion } from "../packed/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
-import { personName, quantityOf, ruleFor } from "./people.ts";
+import { NAME_STRIP, personName, quantityOf, ruleFor } from "./people.ts";
 
 type PortraitsTicket = TicketOf<"portraits">;
-
-/** Paper that a name takes under a piece. */
-export const NAME_STRIP = mm(4);
 
 /** Everyone's pieces, packed together or on sheets of their own for each. */
 export function layOutPortraits(job: Job, ticket: PortraitsTicket): Layout {
@@ -62,7 +59,7 @@ export function portraitsQuestion(
     return {
       width,
       height: um(height + (ticket.names ? NAME_STRIP : 0)),
-      quantity: quantityOf(ticket, someone),
+      quantity: quantityOf(job, ticket, someone),
       mayTurn: true,
       photo: someone.photo,
     };

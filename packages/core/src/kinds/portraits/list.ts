@@ -1,96 +1,93 @@
 import { DOCUMENT_RULES, ruleTitle, type DocumentRule } from "../../catalogue/rules/index.ts";
 import type { NewPhoto } from "../../job/index.ts";
-import { PHOTO_HEADINGS, photosByName, readTable } from "../../job/stash/index.ts";
+import { photosByName, readTable, type NamedBy } from "../../job/stash/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
+import { guessColumns, type ListColumn, type ListMap } from "./columns.ts";
+
+/** Somebody of a list, and by what their photo was found; null where none was. */
+export interface ListedPerson extends Person {
+  by: NamedBy | null;
+  /** The line of the file. */
+  line: number;
+}
 
 /** What a list of people came to: nothing in it stops the rest from being read. */
 export interface PeopleReading {
-  people: Person[];
+  /** The headings of its columns; empty where the first line is somebody. */
+  head: string[];
+  /** A few cells of each column. */
+  samples: string[][];
+  map: ListMap;
+  people: ListedPerson[];
   /** The rules that the job then needs, those it had first. */
   rules: DocumentRule[];
+  /** Photos of the job that are nobody’s in the list. */
+  left: NewPhoto[];
   /** One sentence for every line that could not be read as it stands, and what was done instead. */
   problems: string[];
 }
 
-/** What a column may be headed, in small letters. The first is what our own lists say. */
-const HEADINGS = {
-  name: ["name", "full name", "person"],
-  number: ["number", "no", "no.", "id", "badge", "customer"],
-  photo: PHOTO_HEADINGS,
-  rule: ["rule", "document", "format"],
-  quantity: ["quantity", "copies", "count", "qty", "how many"],
-} as const;
-
-type Column = keyof typeof HEADINGS;
+const SAMPLES = 3;
 
 /**
- * Reads a list of people from a table of text (RFC 4180; comma, semicolon or tab, found by itself; a first line with
- * headings). Photos are found among those of the job by file name, with or without its ending, capital or small; without
- * a photo column by number or name.
+ * Reads a list of people from a table of text (RFC 4180; comma, semicolon or tab, found by itself), its columns as the map says, or
+ * as they seem to be. Photos are found among those of the job; without a photo column by number or name.
  */
 export function readPeople(
   text: string,
   ticket: Pick<TicketOf<"portraits">, "rules">,
   stash: readonly NewPhoto[],
+  given?: ListMap,
 ): PeopleReading {
   const { head, lines, problems } = readTable(text);
-  const columns = columnsOf(head);
-  if (columns.name === undefined && columns.number === undefined && columns.photo === undefined) {
-    return {
-      people: [],
-      rules: [...ticket.rules],
-      problems: [
-        ...problems,
-        "The list has no heading that says name, number or photo. Put a first line such as “name,number,photo,rule,quantity” above it.",
-      ],
-    };
-  }
-  problems.push(...unknownIn(head, columns));
+  const map = given ?? guessColumns(head, lines, ticket.rules, stash);
+  const all = map.hasHead ? lines : [{ cells: head, line: 1 }, ...lines];
   const rules = [...ticket.rules];
+  const samples = head.map((_, at) =>
+    all.flatMap(({ cells }) => (cells[at] ?? "").trim() || []).slice(0, SAMPLES),
+  );
+  const read: PeopleReading = {
+    head: map.hasHead ? head : [],
+    samples,
+    map,
+    people: [],
+    rules,
+    left: [...stash],
+    problems,
+  };
+  if (!(["name", "number", "photo"] as const).some((column) => map.columns.includes(column))) {
+    if (head.length > 0) problems.push("Say which column has the names, the numbers or the photos.");
+    return read;
+  }
   const find = photosByName(stash);
-  const people = lines.slice(0, LIMITS.people).map(({ cells, line }, i): Person => {
+  read.people = all.slice(0, LIMITS.people).map(({ cells, line }, i): ListedPerson => {
     const say = (sentence: string) => problems.push(`Line ${line}: ${sentence}`);
-    const value = (column: Column) => (cells[columns[column] ?? -1] ?? "").trim();
-    const [name, number] = [cut(value("name"), 120, say), cut(value("number"), 60, say)];
+    const value = (column: ListColumn) => (cells[map.columns.indexOf(column)] ?? "").trim();
+    const names = map.names.map((at) => (cells[at] ?? "").trim()).filter(Boolean);
+    const [name, number] = [cut(names.join(" "), 120, say), cut(value("number"), 60, say)];
     const who = name || number || `person ${i + 1}`;
+    const photo = photoFor(value("photo"), [number, name], find, who, say);
     return {
       shot: i + 1,
       name,
       number,
-      photo: photoFor(value("photo"), [number, name], find, who, say),
+      photo: photo?.photo.id ?? null,
+      ...(!photo && value("photo") !== "" && { file: value("photo").slice(0, 200) }),
+      by: photo?.by ?? null,
+      line,
       rule: ruleNamed(value("rule"), rules, who, say),
       quantity: quantityIn(value("quantity"), who, say),
     };
   });
-  if (lines.length > LIMITS.people) {
+  const shown = new Set(read.people.map(({ photo }) => photo));
+  read.left = stash.filter(({ id }) => !shown.has(id));
+  if (all.length > LIMITS.people) {
     problems.push(
-      `The list has ${lines.length} people; the first ${LIMITS.people} were taken. Put the rest in another job.`,
+      `The list has ${all.length} people; the first ${LIMITS.people} were taken. Put the rest in another job.`,
     );
   }
-  return { people, rules, problems };
-}
-
-function columnsOf(head: readonly string[]): Partial<Record<Column, number>> {
-  const columns: Partial<Record<Column, number>> = {};
-  for (const [column, names] of Object.entries(HEADINGS) as [Column, readonly string[]][]) {
-    const at = head.findIndex((heading) => names.includes(heading.trim().toLowerCase()));
-    if (at !== -1) columns[column] = at;
-  }
-  return columns;
-}
-
-/** Columns that nobody here knows what to do with. */
-function unknownIn(head: readonly string[], columns: Partial<Record<Column, number>>): string[] {
-  const known = new Set<number>(Object.values(columns));
-  const names: readonly string[] = Object.values(HEADINGS).flatMap((own) => [...own]);
-  return head.flatMap((heading, i) =>
-    heading === "" || known.has(i) || names.includes(heading.toLowerCase())
-      ? []
-      : [
-          `The column “${heading}” was left out. Columns that are read are headed name, number, photo, rule or quantity.`,
-        ],
-  );
+  return read;
 }
 
 function cut(text: string, most: number, say: (sentence: string) => void): string {
@@ -102,23 +99,23 @@ function cut(text: string, most: number, say: (sentence: string) => void): strin
   return text.slice(0, most);
 }
 
+type Find = ReturnType<typeof photosByName>;
+
 function photoFor(
   file: string,
   others: readonly string[],
-  photo: (wanted: string) => NewPhoto | undefined,
+  find: Find,
   who: string,
   say: (sentence: string) => void,
-): string | null {
-  const find = (wanted: string) => photo(wanted)?.id;
-  if (file === "")
-    return others.map((other) => (other === "" ? undefined : find(other))).find(Boolean) ?? null;
-  const id = find(file);
-  if (id === undefined) {
+): ReturnType<Find> {
+  if (file === "") return others.map(find).find((found) => found !== undefined);
+  const found = find(file);
+  if (!found) {
     say(
       `there is no photo “${file}” in this job. ${who} is listed without one; add the photo and it goes there.`,
     );
   }
-  return id ?? null;
+  return found;
 }
 
 function ruleNamed(

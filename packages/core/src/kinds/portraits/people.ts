@@ -1,7 +1,12 @@
+import { waysToLie, type Size } from "../../base/geometry/index.ts";
+import { mm, um } from "../../base/length/index.ts";
+import { remembered } from "../../base/remembered.ts";
 import type { DocumentRule } from "../../catalogue/rules/index.ts";
 import { baseName } from "../../finish/words/index.ts";
-import type { Job, NewPhoto, PhotoRef } from "../../job/index.ts";
-import { numberedShot, type ShotName } from "../../schema/index.ts";
+import { layoutArea, type Job, type NewPhoto, type PhotoRef } from "../../job/index.ts";
+import { photosByName } from "../../job/stash/index.ts";
+import { LIMITS, numberedShot, type ShotName } from "../../schema/index.ts";
+import { holdsOf, type MostQuestion } from "../../solve/fit/index.ts";
 import type { Person, TicketOf } from "../tickets.ts";
 
 type PortraitsTicket = TicketOf<"portraits">;
@@ -23,40 +28,65 @@ export function ruleFor(ticket: PortraitsTicket, someone: Pick<Person, "rule"> |
   return named(id) ?? named(ticket.rule) ?? ticket.rules[0]!;
 }
 
-/** How many of someone are printed. */
-export const quantityOf = (ticket: PortraitsTicket, { quantity }: Person): number =>
-  quantity ?? ticket.copies;
+/** How many of someone are printed: as many as they are to have, or as everyone has. */
+export function quantityOf(job: Pick<Job, "sheet">, ticket: PortraitsTicket, someone: Person): number {
+  const { copies } = ticket;
+  if (someone.quantity !== null) return someone.quantity;
+  if (typeof copies === "number") return copies;
+  const rule = ruleFor(ticket, someone);
+  // Together they may not be more than a job has.
+  const most = Math.max(1, Math.floor(LIMITS.pieces / ticket.people.length));
+  return Math.min(most, copies === "rule" ? (rule.copies ?? 1) : fitting(job, ticket, rule.size));
+}
+
+/** Paper that a name takes under a piece. */
+export const NAME_STRIP = mm(4);
+
+/** As many of one size as a sheet holds, at least one: what is too large is said elsewhere. */
+function fitting({ sheet }: Pick<Job, "sheet">, { gap, cuts, names }: PortraitsTicket, size: Size): number {
+  const piece = { width: size.width, height: um(size.height + (names ? NAME_STRIP : 0)) };
+  const counts = waysToLie(sheet, sheet.paper).map((lying) => {
+    const { width, height } = layoutArea(sheet, lying);
+    return held({ piece, area: { width, height }, gap, cuts });
+  });
+  return Math.max(1, ...counts);
+}
+
+const held = remembered((question: MostQuestion) => holdsOf(question, "each", LIMITS.quantity.most).count);
 
 /** What someone is called where a name is wanted. */
 export const personName = ({ name, number, shot }: Person): string => name || number || `Person ${shot}`;
 
-/** A shot number that nobody has. */
-export const nextShot = (people: readonly Person[]): number =>
-  Math.max(0, ...people.map(({ shot }) => shot)) + 1;
+/** Somebody of whom nothing is known yet, with a shot number that nobody has. */
+export const newPerson = (people: readonly Person[], known: Partial<Person> = {}): Person => ({
+  shot: Math.max(0, ...people.map(({ shot }) => shot)) + 1,
+  name: "",
+  number: "",
+  photo: null,
+  rule: null,
+  quantity: null,
+  ...known,
+});
 
-const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+/** Whether somebody who is listed without a photo waits for this one, by its file’s name. */
+const waitsFor = ({ photo, file, name, number }: Person, find: ReturnType<typeof photosByName>): boolean =>
+  photo === null &&
+  // A number that merely ends a file’s name may mean anybody.
+  (file === undefined ? [name, number] : [file]).some((own) => (find(own)?.by ?? "number") !== "number");
 
 /**
- * Photos that were added: someone who is listed by the name or number of the file gets it, every other photo is someone
- * new.
+ * Photos that were added: someone who is listed with the file, or by its name or number, gets it, every other photo is
+ * someone new.
  */
 export function withPhotos(ticket: PortraitsTicket, added: readonly PhotoRef[]): PortraitsTicket {
   const people = [...ticket.people];
-  for (const { id, name } of added) {
-    const base = baseName(name);
-    const waiting = people.findIndex(
-      (one) => one.photo === null && [one.name, one.number].some((own) => own !== "" && same(own, base)),
-    );
-    if (waiting !== -1) people[waiting] = { ...people[waiting]!, photo: id };
-    else
-      people.push({
-        shot: nextShot(people),
-        name: base.slice(0, 120),
-        number: "",
-        photo: id,
-        rule: null,
-        quantity: null,
-      });
+  for (const photo of added) {
+    const find = photosByName([photo]);
+    const waiting = people.findIndex((one) => waitsFor(one, find));
+    if (waiting !== -1) {
+      const { file: _file, ...someone } = people[waiting]!;
+      people[waiting] = { ...someone, photo: photo.id };
+    } else people.push(newPerson(people, { name: nameAfter(photo), photo: photo.id }));
   }
   return { ...ticket, people };
 }

@@ -12,7 +12,7 @@ import { check } from "../../report/check/index.ts";
 import { outputFiles } from "../../report/output/index.ts";
 import { reportPeople } from "../../report/people/index.ts";
 import { LIMITS } from "../../schema/index.ts";
-import { freshJob, kindOf, layOut, readPeople, type TicketOf } from "../index.ts";
+import { freshJob, kindOf, layOut, quantityOf, readPeople, type TicketOf } from "../index.ts";
 
 const PHOTO = { width: 3000, height: 4000 };
 const photos = { ada: PHOTO, ben: PHOTO, cleo: PHOTO };
@@ -140,7 +140,7 @@ describe("the ticket", () => {
 
   it("reads as a sentence", () => {
     expect(say(make(add("ada", "ben")))).toBe(
-      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi, a page to a sheet.",
+      "Put 8 each of 2 people by the rule International, travel document portrait, 35 × 45 mm, on 10 × 15 cm paper, turned to hold the most, packed together, without names, 2 mm apart and centred inside no margins, to be freed by straight cuts, with corner ticks to cut by, no outline and no slack, finished plainly, for Lab, lustre at 300 ppi, a page to a sheet.",
     );
   });
 
@@ -344,14 +344,13 @@ describe("a list of people", () => {
 
   it("tells what it leaves out: unknown columns, cells over, names too long; and counts lines as the file does", () => {
     const { people, problems } = read(
-      `sep=;\nname;Foto;name\n"Ada\nTarn";x;\n\nBen; b; c; d\n${"x".repeat(130)};;`,
+      `sep=;\nname;Birthday;name\n"Ada\nTarn";x;\n\nBen; b; c; d\n${"x".repeat(130)};;`,
     );
     expect(people.map(({ name }) => name.length)).toEqual([8, 3, 120]);
     expect(problems).toEqual([
       "The heading “name” is there twice; the first column of that name is taken.",
       "Lines 3 to 4 were read as one, for a cell in quotation marks goes over them.",
       expect.stringMatching(/^Line 6 has more cells than there are headings; “ d” was left out/),
-      expect.stringMatching(/^The column “Foto” was left out/),
       expect.stringMatching(/^Line 7: “xxx.* is longer than 120 letters/),
     ]);
   });
@@ -364,9 +363,102 @@ describe("a list of people", () => {
       "Line 2: “0” is no quantity from 1 to 1000. Ada has as many as the job says.",
     ]);
     expect(people).toHaveLength(2);
-    expect(read("a,b\n1,2").people).toEqual([]);
-    expect(read("a,b\n1,2").problems[0]).toMatch(/no heading/);
+    expect(people[0]!.file).toBe("none.jpg");
+    expect(read("a,b\n?,!").people).toEqual([]);
+    expect(read("a,b\n?,!").problems[0]).toMatch(/^Say which column/);
     expect(read("").people).toEqual([]);
+  });
+
+  it.each([
+    ["Vorname;Nachname;Ausweisnummer;Bilddatei;Anzahl", "Ada;Tarn;7;MS-041;2"],
+    ["Nom;Prénom;Matricule;Fichier;Quantité", "Tarn;Ada;7;ms-041.JPG;2"],
+    ["Nombre;Apellidos;Código;Foto;Copias", "Ada;Tarn;7;MS-041.jpg;2"],
+    ["Nazwisko;Imię;Numer;Zdjęcie;Ilość", "Tarn;Ada;7;MS-041;2"],
+    ["Příjmení;Jméno;Číslo;Soubor;Počet kusů", "Tarn;Ada;7;MS-041;2"],
+    ["Sukunimi;Etunimi;Nro;Kuva;Määrä", "Tarn;Ada;7;MS-041;2"],
+    ["Επώνυμο;Όνομα;Αριθμός;Φωτογραφία;Ποσότητα", "Tarn;Ada;7;MS-041;2"],
+  ])("is understood by its headings: %s", (head, line) => {
+    const { people, problems, map } = read(`${head}\n${line}`);
+    expect(problems).toEqual([]);
+    expect(map.hasHead).toBe(true);
+    expect(people.map(({ name, number, photo, quantity }) => [name, number, photo, quantity])).toEqual([
+      ["Ada Tarn", "7", "a", 2],
+    ]);
+  });
+
+  it("is understood by what is in it where nobody knows its headings, or where there are none", () => {
+    const lines = [
+      "R-1;MS-041.jpg;Ada Tarn;us-visa;2",
+      "R-2;Ben Tarn.jpeg;Ben Tarn;us-visa;2",
+      "R-3;c.jpg;Cleo Reed;us-visa;1",
+    ];
+    const wanted = [
+      ["Ada Tarn", "R-1", "a", "us-visa", 2],
+      ["Ben Tarn", "R-2", "b", "us-visa", 2],
+      ["Cleo Reed", "R-3", null, "us-visa", 1],
+    ];
+    for (const head of ["αα;ββ;γγ;δδ;εε\n", ""]) {
+      const { people, map } = read(`${head}${lines.join("\n")}`);
+      expect(map.hasHead).toBe(head !== "");
+      expect(people.map((one) => [one.name, one.number, one.photo, one.rule, one.quantity])).toEqual(wanted);
+    }
+  });
+
+  it("is read as somebody says it is, and tells which photos are nobody’s", () => {
+    const text = "Room,Child\nMS-041,Ada\nX,Ben";
+    const map = { columns: ["photo", "name"] as const, names: [1], hasHead: true };
+    const { people, left } = readPeople(text, { rules }, stash, { ...map, columns: [...map.columns] });
+    expect(people.map(({ name, photo, by }) => [name, photo, by])).toEqual([
+      ["Ada", "a", "ending"],
+      ["Ben", null, null],
+    ]);
+    expect(left.map(({ id }) => id)).toEqual(["b"]);
+  });
+
+  it("gives a photo that comes later to whom the list has it for, and to nobody by a number that ends its name", () => {
+    const { people } = read("name,number,photo\nAda,1,later.jpg\nBen,2,");
+    const plain = people.map(({ by: _by, line: _line, ...one }) => one);
+    const listed = make({ do: "ticket", change: { people: plain } });
+    const came = applyEdit(listed, {
+      do: "add photos",
+      photos: [
+        { id: "x", name: "LATER.jpg" },
+        { id: "y", name: "IMG_2.jpg" },
+      ],
+    });
+    expect(ticket(came).people.map(({ name, photo, file }) => [name, photo, file])).toEqual([
+      ["Ada", "x", undefined],
+      ["Ben", null, undefined],
+      ["IMG_2", "y", undefined],
+    ]);
+  });
+});
+
+describe("how many of each person", () => {
+  // 10 × 15 cm with the fresh job’s margins and gap holds eight of 35 × 45 mm, as “copies” says.
+  it("is as many as fit on a sheet, as their rule asks for, or their own number", () => {
+    const quantities = (...edits: JobEdit[]) => {
+      const job = make(add("ada", "ben"), ...edits);
+      return ticket(job).people.map((one) => quantityOf(job, ticket(job), one));
+    };
+    const { size } = ruleById("icao-portrait");
+    const copies = layOut(
+      applyEdit(freshJob("copies", "c"), {
+        do: "ticket",
+        change: { size, copies: "fit", turnPieces: "each" },
+      }),
+      {},
+    );
+    const fit: JobEdit = { do: "ticket", change: { copies: "fit" } };
+    expect(quantities(fit)).toEqual([copies.sums.pieces, copies.sums.pieces]);
+    const job = make(add("ada", "ben"), fit);
+    expect(layOut(job, {}).sheets.map(({ cells }) => cells.length)).toEqual(quantities(fit));
+    const asking = { ...ruleById("icao-portrait"), id: "own-1", copies: 3 };
+    expect(quantities({ do: "ticket", change: { copies: "rule", rules: [asking], rule: "own-1" } })).toEqual([
+      3, 3,
+    ]);
+    const own = ticket(job).people.map((one, i) => ({ ...one, quantity: i === 0 ? 5 : null }));
+    expect(quantities({ do: "ticket", change: { copies: 2, people: own } })).toEqual([5, 2]);
   });
 });
 

@@ -10,14 +10,19 @@ import { quantityOf, ruleFor } from "./people.ts";
 export function sayPortraits(job: Job, ticket: TicketOf<"portraits">, words: TicketWords): TicketPart[] {
   const write = writing(job, words);
   const { people } = ticket;
-  const even = people.every((someone) => quantityOf(ticket, someone) === ticket.copies);
-  const pieces = people.reduce((sum, someone) => sum + quantityOf(ticket, someone), 0);
+  const even = people.every(({ quantity }) => quantity === null || quantity === ticket.copies);
+  const pieces = people.reduce((sum, someone) => sum + quantityOf(job, ticket, someone), 0);
+  const each = { fit: "as many as fit on a sheet", rule: "as many as the rule asks for" };
+  const copies = typeof ticket.copies === "number" ? `${ticket.copies} each` : each[ticket.copies];
+  const lie = { most: "turned to hold the most", portrait: "upright", landscape: "on its side" }[
+    job.sheet.lie
+  ];
   const rule = ruleFor(ticket, undefined);
   const others = new Set(people.map((someone) => ruleFor(ticket, someone).id).filter((id) => id !== rule.id))
     .size;
   return [
     { text: "Put " },
-    { control: "perPerson", text: even ? `${ticket.copies} each` : `${pieces} pieces` },
+    { control: "perPerson", text: even ? copies : `${pieces} pieces` },
     { text: " of " },
     { control: "people", text: people.length === 1 ? "one person" : `${people.length} people` },
     { text: " by the rule " },
@@ -27,6 +32,8 @@ export function sayPortraits(job: Job, ticket: TicketOf<"portraits">, words: Tic
     { text: `${others > 0 ? `, and ${others} other ${others === 1 ? "rule" : "rules"}` : ""}, on ` },
     ...sayPaper(job),
     ...sayTrim(job, write),
+    { text: ", " },
+    { control: "paperLie", text: lie },
     { text: ", " },
     {
       control: "personSheets",

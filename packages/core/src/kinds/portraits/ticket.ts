@@ -12,6 +12,7 @@ export const person = z.strictObject({
   name: z.string().max(120, "must be at most 120 characters"),
   number: z.string().max(60, "must be at most 60 characters").describe("A badge, file or customer number"),
   photo: photoId.nullable(),
+  file: z.string().max(200).optional().describe("What a list calls the photo that is not here yet"),
   rule: ruleId.nullable().describe("Their own rule; null for the rule of the job"),
   quantity: count(LIMITS.quantity, "How many of their own")
     .nullable()
@@ -28,7 +29,11 @@ export const portraitsTicket = z
       .min(1)
       .max(LIMITS.rules)
       .describe("The rules that are used, as they were when they were chosen"),
-    copies: count(LIMITS.quantity, "How many of each person"),
+    copies: z
+      .union([count(LIMITS.quantity, "How many of each person"), z.literal("fit"), z.literal("rule")])
+      .describe(
+        "How many of each person; “fit” for as many as fit on a sheet, “rule” for as many as their rule asks for",
+      ),
     people: z.array(person).max(LIMITS.people, `must be at most ${LIMITS.people} people`),
     names: z.boolean().describe("Whether names are printed under the pieces, outside their trim"),
     sheets: z.enum(["packed", "per person"]).describe("Everyone together, or sheets of their own for each"),
@@ -39,6 +44,9 @@ export const portraitsTicket = z
   })
   .refine(
     ({ people, copies }) =>
-      people.reduce((sum, { quantity }) => sum + (quantity ?? copies), 0) <= LIMITS.pieces,
+      people.reduce(
+        (sum, { quantity }) => sum + (quantity ?? (typeof copies === "number" ? copies : 1)),
+        0,
+      ) <= LIMITS.pieces,
     `must come to at most ${LIMITS.pieces} pieces in all; print the rest in another job`,
   );

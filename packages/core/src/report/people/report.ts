@@ -50,7 +50,7 @@ export function reportPeople(
   return ticket.people.map((person) => {
     const cell = cells.get(numberedShot(person.shot));
     const rule = ruleFor(ticket, person);
-    const own = { person, name: personName(person), quantity: quantityOf(ticket, person), rule, cell };
+    const own = { person, name: personName(person), quantity: quantityOf(job, ticket, person), rule, cell };
     const photo = cell?.photo ?? person.photo;
     return { ...own, photo, ...judge(job, photos, cell, photo, rule, write) };
   });
