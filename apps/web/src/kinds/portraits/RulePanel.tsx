@@ -1,5 +1,6 @@
 import { FIGURE_WORDS, ruleFor, ruleTitle, type DocumentRule, type FigureName } from "@wide-quilt/core";
 import { useState } from "react";
+import { LOCALE } from "../../app/preferences.ts";
 import { useRuleRegions } from "../../portraits/useRuleRegions.ts";
 import { SearchField } from "../../ui/SearchField.tsx";
 import { button } from "../../ui/button.ts";
@@ -18,18 +19,17 @@ export const RulePanel = panelOf("portraits", (props) => {
     return (
       <OwnRule from={rule} words={words} onDone={(made) => (setMakes(false), made && take(props, made))} />
     );
-  const wanted = sought.trim().toLowerCase();
   const found = regions
     .map(({ name, rules }) => ({
       name,
-      rules: rules.filter((one) => `${ruleTitle(one)} ${name}`.toLowerCase().includes(wanted)),
+      rules: rules.filter((one) => isMeant(one, `${name} ${words.size(one.size)}`, sought)),
     }))
     .filter(({ rules }) => rules.length > 0);
   return (
     <div className="flex flex-col gap-3">
       <SearchField
         label="Find a rule"
-        placeholder="Country or document"
+        placeholder="Country, document or size: visa 35 x 45"
         value={sought}
         onChange={setSought}
       />
@@ -67,6 +67,20 @@ export const RulePanel = panelOf("portraits", (props) => {
   );
 });
 
+/** Whether every word that is sought is in what a rule is called, or in its size: “Japan”, “visa”, “35x45”, “50 70”. */
+function isMeant(rule: DocumentRule, also: string, sought: string): boolean {
+  const plain = (text: string) =>
+    text
+      .normalize("NFD")
+      .replaceAll(/\p{M}/gu, "")
+      .toLowerCase()
+      .replaceAll(/(\d)\s*[x×*]\s*(\d)/g, "$1 $2");
+  const own = ` ${plain(`${ruleTitle(rule)} ${also}`)}`;
+  return plain(sought)
+    .split(/[\s,]+/)
+    .every((word) => own.includes(/^\d/.test(word) ? ` ${word}` : word));
+}
+
 /** Takes a rule for everyone who has none of their own; the job keeps those that are used, as they are now. */
 function take({ ticket, set }: KindPanelProps<"portraits">, rule: DocumentRule): void {
   const used = new Set([rule.id, ...ticket.people.flatMap((person) => person.rule ?? [])]);
@@ -89,6 +103,10 @@ export function RuleFacts({ rule, words }: { rule: DocumentRule; words: Words })
             </Fact>
           );
         })}
+        {rule.copies !== undefined && (
+          <Fact name="Asked for">{rule.copies === 1 ? "one print" : `${rule.copies} prints`}</Fact>
+        )}
+        {rule.onlyDigital && <Fact name="Handed in">as a file only</Fact>}
         {figures.length === 0 && <Fact name="Measures of the head">not stated here</Fact>}
         {rule.background && <Fact name="Background">{rule.background.words}</Fact>}
         {digital && (
@@ -103,12 +121,17 @@ export function RuleFacts({ rule, words }: { rule: DocumentRule; words: Words })
         {rule.certainty === "own" ? "Your own rule." : `${source.authority}: ${source.document}`}
         {source.date && `, ${source.date}`}
         {source.clause && `, ${source.clause}`}
-        {rule.certainty !== "own" && `. ${CERTAINTY[rule.certainty]} Check with the authority.`}
+        {rule.certainty !== "own" &&
+          `. ${CERTAINTY[rule.certainty]} Check with the authority.${rule.checked === undefined ? "" : ` Entry of ${monthOf(rule.checked)}.`}`}
       </p>
       {rule.note && <p className="mt-1 text-[12px] text-ink-2">{rule.note}</p>}
     </div>
   );
 }
+
+/** "2026-11" as "November 2026". */
+const monthOf = (month: string): string =>
+  new Date(`${month}-15T12:00:00Z`).toLocaleDateString(LOCALE, { month: "long", year: "numeric" });
 
 const CERTAINTY: Record<Exclude<DocumentRule["certainty"], "own">, string> = {
   standard: "Stated by a standard.",

@@ -55,6 +55,7 @@ it("measures to the skull where the office says so: hair above it does not count
     [
       "au-passport",
       "be-identity",
+      "ca-citizenship",
       "ca-passport",
       "ca-resident",
       "ca-visa",
