@@ -1,5 +1,5 @@
 import type { Rect } from "../base/geometry/index.ts";
-import { um, type WriteOptions } from "../base/length/index.ts";
+import { um, writeNumber, type WriteOptions } from "../base/length/index.ts";
 import type { DocumentRule } from "../catalogue/rules/index.ts";
 import { placePicture, type PixelSize } from "../photo/crop/index.ts";
 import {
@@ -39,9 +39,10 @@ export interface JudgedSight {
   face: Face | null;
   checks: PersonCheck[];
   placement: FacePlacement | null;
-  /** How far the head itself is off level, degrees; a crop mends that, but shoulders and light lean then. */
-  tilt: number;
 }
+
+/** More than this a head is held aslant, degrees (ISO/IEC 19794-5: roll of at most 8°). */
+const TILTED = 8;
 
 const BACKGROUND: ReadonlySet<string> = new Set(["background", "even", "shadow"]);
 
@@ -51,10 +52,9 @@ export function judgeSight(
   write: WriteOptions,
 ): JudgedSight {
   const face = heads[0] ?? null;
-  if (!face) return { face, checks: [], placement: null, tilt: 0 };
-  const tilt = eyesOffLevel(face, size);
+  if (!face) return { face, checks: [], placement: null };
   const placement = placementOf(face, size, rule);
-  if (!placement) return { face, checks: [], placement, tilt };
+  if (!placement) return { face, checks: [], placement };
   const finished = pieceOf(rule);
   const measured = measureFace(face, size, { finished, cover: finished }, placement.sits, rule);
   const { ppi } = placePicture(size, finished, finished, placement.sits);
@@ -73,7 +73,18 @@ export function judgeSight(
     rule,
     write,
   ).filter(({ name }) => !(backgroundLater && BACKGROUND.has(name)) && (sharpness || name !== "sharp"));
-  return { face, checks, placement, tilt };
+  return {
+    face,
+    checks: checks.map((check) => (check.name === "level" ? held(check, face, size, write) : check)),
+    placement,
+  };
+}
+
+/** A crop levels the eyes, but shoulders and light lean then: before a camera the head itself is held upright. */
+function held(check: PersonCheck, face: Face, size: PixelSize, { locale }: WriteOptions): PersonCheck {
+  const tilt = Math.abs(eyesOffLevel(face, size));
+  const says = `${writeNumber(tilt, locale, 0, 0)}°`;
+  return { ...check, says, state: tilt > TILTED ? "wrong" : "right" };
 }
 
 /** A figure of the picture, 0…1 from left and top. */

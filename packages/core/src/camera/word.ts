@@ -2,9 +2,6 @@ import type { FacePlacement } from "../photo/portrait/index.ts";
 import type { CheckName } from "../report/people/index.ts";
 import type { JudgedSight } from "./sight.ts";
 
-/** More than this the head is held aslant, degrees (ISO/IEC 19794-5: roll of at most 8°). */
-const TILTED = 8;
-
 /** What is missing at one side alone, against what is missing at the other, is mended by moving over. */
 const ONE_SIDED = 0.5;
 
@@ -35,7 +32,7 @@ const openOf = ({ checks }: JudgedSight): ReadonlySet<CheckName> =>
   new Set(checks.filter(({ state }) => state === "wrong" || state === "look").map(({ name }) => name));
 
 function coarseWord(judged: JudgedSight): string | null {
-  const { face, placement, tilt } = judged;
+  const { face, placement } = judged;
   const open = openOf(judged);
   if (!face || !placement) return "Step in front of the camera";
   if (open.has("alone")) return "One person alone, please";
@@ -43,7 +40,7 @@ function coarseWord(judged: JudgedSight): string | null {
   if (move) return move;
   if (open.has("whole")) return "A little farther back";
   if (open.has("pixels")) return "A little nearer";
-  if (Math.abs(tilt) > TILTED || open.has("level")) return "Hold your head upright";
+  if (open.has("level")) return "Hold your head upright";
   if (open.has("centre")) return "Into the middle, please";
   if (open.has("straight")) return lookFor(face.pose);
   if (open.has("eyes")) return "Open your eyes";

@@ -32,6 +32,9 @@ interface Props {
   onClose(): void;
 }
 
+/** So many sentences are read at once. */
+const FEW = 4;
+
 /** Lines of the list that are shown. */
 const SHOWN = 10;
 
@@ -62,18 +65,21 @@ export function ListReader({ given, ticket, stash, onClose }: Props) {
         {people.length > 0 && <FirstLines reading={reading} stash={stash} />}
         <Sums reading={reading} replaced={ticket.people.length} />
         {said.length > 0 && (
-          <section
-            className="rounded-lg bg-look-soft px-4 py-3 text-[12.5px] text-look"
-            aria-label="To look at"
+          <details
+            className="rounded-lg bg-look-soft px-4 py-2.5 text-[12.5px] text-look"
+            open={said.length <= FEW}
           >
-            <ul className="max-h-28 list-disc overflow-y-auto pl-4" tabIndex={0}>
+            <summary className="rounded font-semibold">
+              {said.length === 1 ? "One line to look at" : `${said.length} lines to look at`}
+            </summary>
+            <ul className="mt-1 max-h-36 list-disc overflow-y-auto pl-4" tabIndex={0}>
               {said.map((line, i) => (
                 <li key={i}>{line}</li>
               ))}
             </ul>
-          </section>
+          </details>
         )}
-        <div className="flex justify-end gap-2">
+        <div className="sticky -bottom-6 -mx-6 -mb-6 flex justify-end gap-2 border-t border-line bg-white px-6 py-4">
           <button type="button" className={button.plain} onClick={onClose}>
             Leave it
           </button>
@@ -224,7 +230,7 @@ function Sums({ reading: { people, left }, replaced }: { reading: PeopleReading;
       {without > 0 && " The others get theirs when it is added or taken."}
       {left.length > 0 &&
         people.length > 0 &&
-        ` ${left.length === 1 ? "One photo is" : `${left.length} photos are`} nobody’s in this list: ${names.join(", ")}${left.length > 3 ? " …" : ""}.`}
+        ` ${left.length === 1 ? "One photo is" : `${left.length} photos are`} nobody’s in this list: ${names.join(", ")}${left.length > 3 ? " and others" : ""}.`}
       {replaced > 0 &&
         people.length > 0 &&
         ` The list takes the place of the ${replaced === 1 ? "one who is" : `${replaced} who are`} listed now; Undo brings them back.`}

@@ -83,7 +83,7 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
           onChange={(next) => change({ name: next })}
         />
       </td>
-      <td className={`${cellClass} w-28`}>
+      <td className={`${cellClass} w-24 xl:w-28`}>
         <TextField
           label={`Number of ${name}`}
           value={person.number}
@@ -94,7 +94,7 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
       <td className={cellClass}>
         <select
           aria-label={`Rule of ${name}`}
-          className="w-56 rounded-md border border-line bg-white px-1.5 py-1.5"
+          className="w-32 truncate rounded-md xl:w-56 border border-line bg-white px-1.5 py-1.5"
           value={person.rule ?? ""}
           onFocus={() => setChooses(true)}
           onPointerDown={() => setChooses(true)}
@@ -112,7 +112,7 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
           ))}
         </select>
       </td>
-      <td className={`${cellClass} w-24`}>
+      <td className={`${cellClass} w-20 xl:w-24`}>
         <input
           type="number"
           aria-label={`How many of ${name}`}
@@ -120,7 +120,7 @@ export const PersonRow = memo(function PersonRow({ report, ticket, stash }: Prop
           max={LIMITS.quantity.most}
           placeholder={String(report.quantity)}
           value={person.quantity ?? ""}
-          className="measure w-20 rounded-md border border-line bg-white px-2 py-1.5"
+          className="measure w-16 rounded-md xl:w-20 border border-line bg-white px-2 py-1.5"
           onChange={({ target }) => {
             const { least, most } = LIMITS.quantity;
             const number = Math.round(Number(target.value));
@@ -204,7 +204,7 @@ function TextField({ label, value, most, onChange }: TextProps) {
       aria-label={label}
       value={typed ?? value}
       maxLength={most}
-      className="w-full min-w-20 rounded-md border border-line bg-white px-2 py-1.5"
+      className="w-full min-w-24 rounded-md border border-line bg-white px-2 py-1.5"
       onChange={({ target }) => setTyped(target.value)}
       onBlur={take}
       onKeyDown={(event) => {

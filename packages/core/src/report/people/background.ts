@@ -88,7 +88,7 @@ export function backgroundChecks(
           state: "look",
           says: "one place has quite another colour",
           allowed: `up to ΔE ${figure(EVEN.right)}`,
-          todo: "Beside the head one place has quite another colour. If that is hair, it is right; if it is something behind, take it away, or put another background behind here.",
+          todo: "One place beside the head has quite another colour. Hair is right; anything else has to go, or another background behind here.",
           at: strange.at,
         }
       : limited("even", worst, EVEN, {
