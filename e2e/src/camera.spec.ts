@@ -6,7 +6,19 @@ import { ruleById } from "@wide-quilt/core";
 import { film, readSlate, stretchOf } from "@wide-quilt/demo";
 import type { Server } from "@wide-quilt/server/testing";
 import { SITTERS } from "./sitters.ts";
-import { expect, faults, jobOf, measure, part, saved, startJob, test, type, write } from "./test.ts";
+import {
+  cameraOf,
+  expect,
+  faults,
+  jobOf,
+  measure,
+  part,
+  saved,
+  startJob,
+  test,
+  type,
+  write,
+} from "./test.ts";
 
 const RULE = ruleById("ie-passport");
 const MM = 300 / 25.4;
@@ -22,13 +34,7 @@ test.use({
     async ({ launchOptions }, use) => {
       const path = join(mkdtempSync(join(tmpdir(), "wide-quilt-film-")), "film.mjpeg");
       writeFileSync(path, await film(SITTERS[0]!, RULE.background!.colour, { over }));
-      const args = [
-        ...(launchOptions.args ?? []),
-        "--use-fake-device-for-media-stream",
-        "--use-fake-ui-for-media-stream",
-        `--use-file-for-fake-video-capture=${path}`,
-      ];
-      await use({ ...launchOptions, args });
+      await use({ ...launchOptions, args: [...launchOptions.args!, ...cameraOf(path)] });
     },
     { scope: "worker" },
   ],

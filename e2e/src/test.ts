@@ -62,6 +62,13 @@ export const test = base.extend<Fixtures, Shared>({
 
 export { expect };
 
+/** What makes a browser take a film for a camera that it may use. */
+export const cameraOf = (film: string): string[] => [
+  "--use-fake-device-for-media-stream",
+  "--use-fake-ui-for-media-stream",
+  `--use-file-for-fake-video-capture=${film}`,
+];
+
 /** Leaves a server without jobs and without written files. */
 async function cleared({ address, data }: Server): Promise<void> {
   const jobs = `${address}/api/jobs`;

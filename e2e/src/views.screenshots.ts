@@ -1,11 +1,26 @@
-import { mkdtempSync } from "node:fs";
+import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { ruleById } from "@wide-quilt/core";
+import { film, GUESTS } from "@wide-quilt/demo";
 import { Server } from "@wide-quilt/server/testing";
-import { cell, expect, part, saved, sum, test } from "./test.ts";
+import { cameraOf, cell, expect, part, saved, sum, test } from "./test.ts";
 
 const docs = (name: string) => fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url));
+
+test.use({
+  // Somebody comes before the camera and holds the head aslant.
+  launchOptions: [
+    async ({ launchOptions }, use) => {
+      const path = join(mkdtempSync(join(tmpdir(), "wide-quilt-film-")), "film.mjpeg");
+      const { colour } = ruleById("schengen-visa").background!;
+      writeFileSync(path, await film(GUESTS[0]!, colour, { slate: false }));
+      await use({ ...launchOptions, args: [...launchOptions.args!, ...cameraOf(path)] });
+    },
+    { scope: "worker" },
+  ],
+});
 
 test("one picture of each view, from the demo data", async ({ page }) => {
   const server = await Server.demo(mkdtempSync(join(tmpdir(), "wide-quilt-demo-")));
@@ -20,10 +35,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await page.waitForLoadState("networkidle");
   await expect(sum(page, "cuts")).toHaveText(/\d/);
   await page.screenshot({ path: docs("table") });
-
-  await part(page, "Finished size").click();
-  await page.screenshot({ path: docs("ticket") });
-  await page.keyboard.press("Escape");
 
   await page.getByRole("link", { name: "Print or export" }).click();
   await expect(page.getByAltText(/as it is written/)).toBeVisible();
@@ -130,5 +141,11 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await page.goto(`${server.address}/patterns`);
   await expect(page.getByRole("heading", { name: /Eight badges/ })).toBeVisible();
   await page.screenshot({ path: docs("patterns") });
+
+  await openJob(/^Open Document photos/);
+  await page.goto(`${page.url()}/camera`);
+  await page.getByRole("button", { name: "Somebody new" }).click();
+  await expect(page.getByText("Hold your head upright")).toBeVisible({ timeout: 60_000 });
+  await page.screenshot({ path: docs("camera") });
   await server.kill();
 });

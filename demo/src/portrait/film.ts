@@ -37,12 +37,16 @@ const SQUARES = 10;
 
 /**
  * A film as a browser takes it for a camera: JPEGs one after the other. In its upper left corner every picture has a slate with its
- * number, highest bit first, white for one: a photo that was taken of the film says which picture it is of.
+ * number, highest bit first, white for one, unless none is wanted: a photo that was taken of the film says which picture it is of.
  */
 export async function film(
   person: Person,
   background: string,
-  { stretches = COMING_NEARER, over }: { stretches?: readonly Stretch[]; over?: string } = {},
+  {
+    stretches = COMING_NEARER,
+    over,
+    slate = true,
+  }: { stretches?: readonly Stretch[]; over?: string; slate?: boolean } = {},
 ): Promise<Buffer> {
   const pictures: Buffer[] = [];
   for (const { seconds, head, tilt = 0, does } of stretches) {
@@ -57,7 +61,7 @@ export async function film(
       .raw()
       .toBuffer();
     for (let i = 0; i < Math.round(seconds * FILM_PACE); i++) {
-      writeSlate(still, width, pictures.length);
+      if (slate) writeSlate(still, width, pictures.length);
       pictures.push(
         await sharp(still, { raw: { width, height, channels: 3 } })
           .jpeg({ quality: 88 })
