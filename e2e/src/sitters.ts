@@ -5,7 +5,7 @@ import { GUESTS, portrait, renderPhoto, RINGERS, ROOMY, type Frame, type Person 
 /** Ten people whose heads are known, because they are drawn. */
 export const SITTERS: readonly Person[] = [...RINGERS, ...GUESTS];
 
-const EXPOSURE = {
+export const EXPOSURE = {
   model: "Studio body",
   shutter: "1/125",
   aperture: 8,

@@ -1,17 +1,10 @@
 import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { portrait, renderPhoto, ROOMY, sitter } from "@wide-quilt/demo";
+import { EXPOSURE } from "./sitters.ts";
 import { expect, faults, jobOf, measure, part, saved, startJob, test, write } from "./test.ts";
 
 const PEOPLE = 60;
-const EXPOSURE = {
-  model: "Studio body",
-  shutter: "1/125",
-  aperture: 8,
-  iso: 100,
-  focalLength: 85,
-  takenAt: "2026:09:26 10:04:31",
-};
 
 test.use({ apart: true });
 

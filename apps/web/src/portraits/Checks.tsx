@@ -1,15 +1,9 @@
 import type { PersonCheck, PersonReport, PhotoRecord } from "@wide-quilt/core";
-import { Check, CircleHelp, Minus, X, type LucideIcon } from "lucide-react";
+import { Check } from "lucide-react";
 import { address } from "../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../app/hooks.ts";
 import { selectHeads, setHeads } from "../table/heads.ts";
-
-const SIGNS: Record<PersonCheck["state"], { sign: LucideIcon; look: string; word: string }> = {
-  right: { sign: Check, look: "text-good", word: "right" },
-  wrong: { sign: X, look: "text-wrong", word: "wrong" },
-  look: { sign: CircleHelp, look: "text-look", word: "look at this yourself" },
-  "not measured": { sign: Minus, look: "text-ink-2", word: "not measured" },
-};
+import { SIGNS } from "./signs.ts";
 
 const ORDER: PersonCheck["state"][] = ["wrong", "look", "not measured"];
 

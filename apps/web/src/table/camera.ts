@@ -30,9 +30,9 @@ export const keepPicture =
     }
   };
 
-/** What came into the watched folder goes to the person whose turn it is. Says the number of the last of it. */
+/** What came into the watched folder goes to the person whose turn it is; while it is nobody’s turn, it comes as photos do. */
 export const takeWatched =
-  ({ came }: WatchView, shot: number): Thunk<void> =>
+  ({ came }: WatchView, shot: number | null): Thunk<void> =>
   (dispatch, getState) => {
     for (const { taken } of came) {
       if ("refused" in taken) {
@@ -40,8 +40,15 @@ export const takeWatched =
         continue;
       }
       const known = getState().openJob.job?.stash.some(({ id }) => id === taken.photo.id);
-      if (!known) dispatch(putToPerson(taken.photo, shot));
+      if (!known) dispatch(shot === null ? putIn(taken.photo) : putToPerson(taken.photo, shot));
     }
+  };
+
+const putIn =
+  ({ id, name, ...record }: TakenPhoto): Thunk<void> =>
+  (dispatch) => {
+    dispatch(photosCame({ [id]: record }));
+    dispatch(edit({ do: "add photos", photos: [{ id, name }] }));
   };
 
 const putToPerson =

@@ -42,7 +42,7 @@ export function CameraView() {
         </Link>
       </PageHead>
       {ticket ? (
-        <Session id={id} job={job} ticket={ticket} />
+        <Session key={id} id={id} job={job} ticket={ticket} />
       ) : (
         <p className="px-8 py-16 text-center text-ink-2">
           This job is of another kind. Change it to “Document photos” on the table to take photos of people.

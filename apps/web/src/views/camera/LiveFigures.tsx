@@ -1,12 +1,5 @@
 import type { PersonCheck } from "@wide-quilt/core";
-import { Check, CircleHelp, Minus, X, type LucideIcon } from "lucide-react";
-
-const SIGNS: Record<PersonCheck["state"], { sign: LucideIcon; look: string; word: string }> = {
-  right: { sign: Check, look: "text-good", word: "right" },
-  wrong: { sign: X, look: "text-wrong", word: "wrong" },
-  look: { sign: CircleHelp, look: "text-look", word: "not sure" },
-  "not measured": { sign: Minus, look: "text-ink-3", word: "not measured yet" },
-};
+import { SIGNS } from "../../portraits/signs.ts";
 
 /** Everything that the rule is measured by, as it is in front of the camera just now. */
 export function LiveFigures({ checks }: { checks: readonly PersonCheck[] }) {

@@ -118,6 +118,8 @@ export function useTurn(
       }
     };
     const take = async (shutter: Shutter, by: "itself" | "key") => {
+      // Whose turn it was when the shutter went is whose picture it is.
+      const { onTaken } = now.current;
       const burst: Blob[] = [];
       for (let i = 0; i < BURST; i++) {
         const [picture] = await Promise.all([shutter.take(), pause(APART)]);
@@ -141,7 +143,7 @@ export function useTurn(
         });
       }
       const best = bestOf(shots, by);
-      const kept = best !== null && (await now.current.onTaken(burst[best]!));
+      const kept = best !== null && (await onTaken(burst[best]!));
       const why = best === null ? (words.find(Boolean) ?? "Hold still") : "The picture was not kept";
       put(cameraStep(now.current.turn, { is: "taken", kept, why }));
     };

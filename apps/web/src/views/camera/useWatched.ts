@@ -2,6 +2,7 @@ import type { WatchView } from "@wide-quilt/server/contract";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { server } from "../../api/client.ts";
 import { useAppDispatch } from "../../app/hooks.ts";
+import { noticed } from "../../app/noticeSlice.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useFollow } from "../../app/useFollow.ts";
 import { takeWatched } from "../../table/camera.ts";
@@ -13,37 +14,61 @@ export function useWatched(job: string, person: number | null, onCame: () => voi
   const [watched, setWatched] = useState<WatchView>(NONE);
   const dispatch = useAppDispatch();
   const doing = useDoing();
-  const now = useRef({ person, onCame, last: 0 });
+  const now = useRef({ person, onCame, last: 0, folder: null as string | null });
   useEffect(() => {
-    now.current = { person, onCame, last: now.current.last };
+    now.current = { ...now.current, person, onCame };
   });
+  const keep = useCallback((view: WatchView) => {
+    now.current.folder = view.folder;
+    setWatched(view);
+  }, []);
+  const watchAgain = useCallback(
+    async (folder: string) => {
+      now.current.last = 0;
+      keep(await server.watchFolder(job, folder));
+      dispatch(
+        noticed(
+          `Wide Quilt was started again, and watches ${folder} again. What came there meanwhile stayed out: add it as files.`,
+          "look",
+        ),
+      );
+    },
+    [job, dispatch, keep],
+  );
   // One look after the other, so that nothing is taken twice.
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const look = useCallback(() => {
     line.current = line.current
       .then(async () => {
         const view = await server.watched(job, now.current.last);
-        setWatched(view);
-        if (view.came.length === 0 || now.current.person === null) return;
+        const { folder } = now.current;
+        if (view.folder === null && folder !== null) {
+          await watchAgain(folder);
+          return;
+        }
+        keep(view);
+        if (view.came.length === 0) return;
         now.current.last = view.came.at(-1)!.number;
         dispatch(takeWatched(view, now.current.person));
-        if (view.came.some(({ taken }) => "photo" in taken)) now.current.onCame();
+        if (now.current.person !== null && view.came.some(({ taken }) => "photo" in taken))
+          now.current.onCame();
       })
       // The line to the server opens again by itself, and this is called then.
       .catch(() => undefined);
-  }, [job, dispatch]);
+  }, [job, dispatch, keep, watchAgain]);
   useFollow(job, null, look);
   return {
     watched,
     start: (folder: string) =>
       void doing(async () => {
-        setWatched(await server.watchFolder(job, folder));
         now.current.last = 0;
+        keep(await server.watchFolder(job, folder));
       }),
     stop: () =>
       void doing(async () => {
+        now.current.folder = null;
         await server.stopWatching(job);
-        setWatched(NONE);
+        keep(NONE);
       }),
   };
 }
