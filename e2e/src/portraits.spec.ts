@@ -302,3 +302,29 @@ test("what has no face, two, or one that is cut off gets a sentence; nothing is 
     expect((await jobOf(page)).ticket).toMatchObject({ rule: "us-passport" });
   });
 });
+
+test("a photo that is put in somebody’s cell is theirs, and whose it was is asked", async ({
+  table: page,
+  folder,
+}) => {
+  const files = await Promise.all(
+    ["Ada.jpg", "Ben.jpg"].map((name, i) =>
+      sitterPhoto(folder, name, SITTERS[i]!, { width: 600, height: 750 }),
+    ),
+  );
+  await startJob(page, /Document photos/, ...files);
+  const people = async () => {
+    const { ticket: own, stash } = await jobOf(page);
+    const nameOf = (photo: string | null) => stash.find(({ id }) => id === photo)?.name;
+    return own.kind === "portraits" ? own.people.map(({ name, photo }) => `${name}: ${nameOf(photo)}`) : [];
+  };
+  await cell(page, 1).click();
+  await page.getByRole("button", { name: /^Ben/ }).click();
+  await page.getByRole("button", { name: "In cell 1" }).click();
+  await expect(page.getByText("This is Ben’s photo: Ada and Ben are both shown by it now.")).toBeVisible();
+  await expect.poll(people).toEqual(["Ben: Ben.jpg", "Ben: Ben.jpg"]);
+  await page.getByRole("button", { name: "Change the two over" }).click();
+  await expect.poll(people).toEqual(["Ada: Ben.jpg", "Ben: Ada.jpg"]);
+  await page.keyboard.press("Control+z");
+  await expect.poll(people).toEqual(["Ben: Ben.jpg", "Ben: Ben.jpg"]);
+});

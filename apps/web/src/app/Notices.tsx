@@ -1,5 +1,6 @@
 import { CircleCheck, Eye, OctagonAlert, X } from "lucide-react";
 import { useEffect } from "react";
+import { edit } from "../table/edits.ts";
 import { button } from "../ui/button.ts";
 import { useAppDispatch, useAppSelector } from "./hooks.ts";
 import { noticeClosed, type Notice } from "./noticeSlice.ts";
@@ -28,18 +29,30 @@ export function Notices() {
   );
 }
 
-function NoticeLine({ notice: { id, text, level, reloads } }: { notice: Notice }) {
+function NoticeLine({ notice: { id, text, level, offer, reloads } }: { notice: Notice }) {
   const dispatch = useAppDispatch();
   const { icon: Icon, classes } = LOOKS[level];
   useEffect(() => {
-    if (level === "wrong" || reloads) return;
+    if (level === "wrong" || offer || reloads) return;
     const timer = setTimeout(() => dispatch(noticeClosed(id)), STAYS);
     return () => clearTimeout(timer);
-  }, [dispatch, id, level, reloads]);
+  }, [dispatch, id, level, offer, reloads]);
   return (
     <div className={`flex items-start gap-3 rounded-lg border bg-white px-4 py-3 shadow-lg ${classes}`}>
       <Icon size={18} className="mt-0.5 shrink-0" aria-hidden />
       <p className="grow text-[13.5px] text-ink">{text}</p>
+      {offer && (
+        <button
+          type="button"
+          className={button.plain}
+          onClick={() => {
+            dispatch(edit(offer.edit));
+            dispatch(noticeClosed(id));
+          }}
+        >
+          {offer.says}
+        </button>
+      )}
       {reloads && (
         <button type="button" className={button.plain} onClick={() => location.reload()}>
           Load again

@@ -1,10 +1,13 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import type { JobEdit } from "@wide-quilt/core";
 
 /** A sentence shown for a while at the foot of the page. */
 export interface Notice {
   id: number;
   text: string;
   level: "right" | "look" | "wrong";
+  /** What else could have been meant, and the edit that does that instead; it stays then. */
+  offer?: { says: string; edit: JobEdit };
   /** Whether it offers to load the page again; it stays then. */
   reloads?: true;
 }
@@ -17,8 +20,8 @@ export const notices = createSlice({
   initialState: [] as Notice[],
   reducers: {
     noticed: {
-      prepare: (text: string, level: Notice["level"] = "look") => ({
-        payload: { id: nextNotice++, text, level },
+      prepare: (text: string, level: Notice["level"] = "look", offer?: Notice["offer"]) => ({
+        payload: { id: nextNotice++, text, level, ...(offer && { offer }) },
       }),
       reducer: (state, { payload }: PayloadAction<Notice>): Notice[] => {
         // The same sentence twice says no more than once.

@@ -1,7 +1,7 @@
 /** How long everything has to be right before the camera takes a picture by itself, in milliseconds. */
 export const HOLD = 800;
 /** Longer than this without a look and nobody knows whether it still was right. */
-const GAP = 400;
+const GAP = 600;
 /** Pictures of one burst, of which the best is kept. */
 export const BURST = 5;
 

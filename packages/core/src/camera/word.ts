@@ -5,10 +5,10 @@ import type { JudgedSight } from "./sight.ts";
 /** What is missing at one side alone, against what is missing at the other, is mended by moving over. */
 const ONE_SIDED = 0.5;
 
-/** A word to the sitter, and whether it comes of the pixels: those are measured once nothing coarser is left to say. */
+/** A word to the sitter, and what it is about: where they are, how they look, or what the pixels say. */
 export interface CameraWord {
   says: string;
-  ofPixels: boolean;
+  about: "place" | "face" | "pixels";
 }
 
 /**
@@ -17,21 +17,23 @@ export interface CameraWord {
  * Left and right are the sitter’s own, who sees the picture mirrored.
  */
 export function cameraWord(judged: JudgedSight): CameraWord | null {
-  const coarse = coarseWord(judged);
-  if (coarse !== null) return { says: coarse, ofPixels: false };
+  const place = placeWord(judged);
+  if (place !== null) return { says: place, about: "place" };
+  const face = faceWord(judged);
+  if (face !== null) return { says: face, about: "face" };
   const open = openOf(judged);
   const name = (Object.keys(OF_PIXELS) as CheckName[]).find((one) => open.has(one));
-  if (name) return { says: OF_PIXELS[name]!, ofPixels: true };
+  if (name) return { says: OF_PIXELS[name]!, about: "pixels" };
   // Figures that no word is there for keep the camera waiting too.
   const other = judged.checks.find((check) => open.has(check.name));
-  return other ? { says: `${other.title} is not right yet`, ofPixels: false } : null;
+  return other ? { says: `${other.title} is not right yet`, about: "face" } : null;
 }
 
 /** What is wrong, or what a person would have to look at. */
 const openOf = ({ checks }: JudgedSight): ReadonlySet<CheckName> =>
   new Set(checks.filter(({ state }) => state === "wrong" || state === "look").map(({ name }) => name));
 
-function coarseWord(judged: JudgedSight): string | null {
+function placeWord(judged: JudgedSight): string | null {
   const { face, placement } = judged;
   const open = openOf(judged);
   if (!face || !placement) return "Step in front of the camera";
@@ -39,10 +41,14 @@ function coarseWord(judged: JudgedSight): string | null {
   const move = moveFor(placement);
   if (move) return move;
   if (open.has("whole")) return "A little farther back";
-  if (open.has("pixels")) return "A little nearer";
+  return open.has("pixels") ? "A little nearer" : null;
+}
+
+function faceWord(judged: JudgedSight): string | null {
+  const open = openOf(judged);
   if (open.has("level")) return "Hold your head upright";
   if (open.has("centre")) return "Into the middle, please";
-  if (open.has("straight")) return lookFor(face.pose);
+  if (open.has("straight")) return lookFor(judged.face!.pose);
   if (open.has("eyes")) return "Open your eyes";
   return open.has("mouth") ? "Close your mouth" : null;
 }

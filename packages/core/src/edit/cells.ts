@@ -88,6 +88,12 @@ export function putInAll(job: Job, photo: PhotoId): Job {
 export function putInOne(job: Job, key: CellName, photo: PhotoId): Job {
   const laid = laidCells(job);
   const slot = slotOf(job, key);
+  const ticket = kindOf(job).showIn(job, slot, photo);
+  if (ticket) {
+    // It is somebody’s photo from now on, in all their pieces; a crop by hand was the other photo’s.
+    const { [slot]: _crop, ...shots } = job.shots;
+    return { ...job, shots, ticket: { ...job.ticket, ...ticket } as Job["ticket"] };
+  }
   const own = laid.get(key);
   const shares = (other: CellName, name: ShotName) =>
     other !== key && name === slot && job.cells[other]?.gone !== true;

@@ -40,6 +40,13 @@ export interface KindOf<K extends Kind> {
   followsStash(ticket: TicketOf<K>): boolean;
   /** What “in all cells” changes in the ticket, where photos stand in it. */
   showInAll?(ticket: TicketOf<K>, photo: NewPhoto, stash: readonly PhotoRef[]): TicketChange;
+  /** What “in one cell” changes in the ticket, where whoever stands in the shot has a photo there; null where nobody does. */
+  showIn?(
+    ticket: TicketOf<K>,
+    shot: ShotName,
+    photo: NewPhoto,
+    stash: readonly PhotoRef[],
+  ): TicketChange | null;
   /** What it asks the packing, where its cells are packed; an arrangement that was searched for is then kept in it. */
   packing?(job: Job, ticket: TicketOf<K>, photos: Photos): PackedQuestion | null;
   /** The document-photo rule that the cells of a shot have to meet; their photos are placed by it. */
@@ -100,6 +107,7 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   say(job: Job, words: TicketWords, sums: LayoutSums): TicketPart[];
   followsStash(job: Job): boolean;
   showInAll(job: Job, photo: PhotoId): TicketChange | null;
+  showIn(job: Job, shot: ShotName, photo: PhotoId): TicketChange | null;
   packing(job: Job, photos: Photos): PackedQuestion | null;
   ruleOf(job: Job, shot: ShotName): DocumentRule | null;
   withPhotos(job: Job, added: readonly PhotoRef[]): Ticket;
@@ -134,6 +142,7 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     say: (job, words, sums) => own.say(job, ticket(job), words, sums),
     followsStash: (job) => own.followsStash(ticket(job)),
     showInAll: (job, photo) => own.showInAll?.(ticket(job), known(job, photo), job.stash) ?? null,
+    showIn: (job, shot, photo) => own.showIn?.(ticket(job), shot, known(job, photo), job.stash) ?? null,
     packing: (job, photos) => own.packing?.(job, ticket(job), photos) ?? null,
     ruleOf: (job, shot) => own.ruleOf?.(ticket(job), shot) ?? null,
     withPhotos: (job, added) => own.withPhotos?.(ticket(job), added) ?? job.ticket,

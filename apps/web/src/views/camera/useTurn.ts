@@ -91,16 +91,16 @@ export function useTurn(
             await take(shutter, now.current.turn.by);
             continue;
           }
-          const { sight, pace } = await looks.look(film);
+          const { sight, pace, time } = await looks.look(film);
           if (isOver()) return;
           const { rule, backgroundLater, byItself, write } = now.current.wish;
           const finer = shutter.width / sight.size.width;
           const judged = judgeSight(sight, { rule, finer, backgroundLater, sharpness: false }, write);
           const word = cameraWord(judged);
-          looks.measures = word === null || word.ofPixels;
+          looks.measures = word === null || word.about === "pixels";
           const event = {
             is: "seen",
-            time: performance.now(),
+            time,
             right: word === null && sight.study !== null,
           } as const;
           setShown((before) => ({
@@ -173,7 +173,7 @@ class Looks {
   private times: number[] = [];
   private said = { word: null as string | null, since: 0 };
 
-  async look(film: HTMLVideoElement): Promise<{ sight: Sight; pace: number }> {
+  async look(film: HTMLVideoElement): Promise<{ sight: Sight; pace: number; time: number }> {
     const scale = Math.min(1, LIVE / Math.max(film.videoWidth, film.videoHeight));
     const bitmap = await createImageBitmap(film, {
       resizeWidth: Math.round(film.videoWidth * scale),
@@ -183,11 +183,13 @@ class Looks {
     const wants = this.measures && started - this.study.time > FRESH / 2;
     const seen = await lookAt(bitmap, wants);
     if (seen.study) this.study = { of: seen.study, time: started };
-    const time = performance.now();
-    this.times = [...this.times.filter((one) => time - one < 2000), time];
-    const isFresh = this.measures && time - this.study.time < FRESH;
-    const pace = (this.times.length - 1) / Math.max(0.001, (time - this.times[0]!) / 1000);
-    return { sight: { ...seen, study: seen.study ?? (isFresh ? this.study.of : null) }, pace };
+    const now = performance.now();
+    this.times = [...this.times.filter((one) => now - one < 2000), now];
+    const isFresh = this.measures && now - this.study.time < FRESH;
+    const pace = (this.times.length - 1) / Math.max(0.001, (now - this.times[0]!) / 1000);
+    const sight = { ...seen, study: seen.study ?? (isFresh ? this.study.of : null) };
+    // What was right was so when the picture was seen, not once it had been looked at.
+    return { sight, pace, time: started };
   }
 
   /** The word to show: another one only once it has been said for a while; that all is right at once. */

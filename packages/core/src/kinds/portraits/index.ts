@@ -2,7 +2,7 @@ import { ruleById } from "../../catalogue/rules/index.ts";
 import { numberedShot } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { layOutPortraits, portraitsQuestion } from "./layout.ts";
-import { owners, ruleFor, showInAll, withoutPhoto, withPhotos } from "./people.ts";
+import { owners, ruleFor, showIn, showInAll, withoutPhoto, withPhotos } from "./people.ts";
 import { sayPortraits } from "./say.ts";
 
 /** Document photos: one person or many, each by a rule. */
@@ -39,6 +39,7 @@ export const portraits = kind({
   withPhotos,
   withoutPhoto,
   showInAll,
+  showIn,
   withoutPhotos: (ticket) => ({ ...ticket, people: [], packing: null }),
   followsStash: () => false,
   sizedByRule: true,

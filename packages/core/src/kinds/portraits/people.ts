@@ -131,3 +131,20 @@ export function showInAll(
     }),
   };
 }
+
+/** The one whose pieces a shot is, shown by another photo; null where it is nobody’s. */
+export function showIn(
+  { people }: PortraitsTicket,
+  shot: ShotName,
+  photo: NewPhoto,
+  stash: readonly PhotoRef[],
+): { people: Person[] } | null {
+  const someone = people.find((one) => numberedShot(one.shot) === shot);
+  if (!someone) return null;
+  const before = stash.find(({ id }) => id === someone.photo);
+  const isUnknown = someone.name === "" && someone.number === "";
+  const next = before
+    ? shownBy(someone, before, photo)
+    : { ...someone, photo: photo.id, name: isUnknown ? nameAfter(photo) : someone.name };
+  return { people: people.map((one) => (one === someone ? next : one)) };
+}

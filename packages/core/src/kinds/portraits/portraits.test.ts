@@ -495,3 +495,22 @@ describe("a photo that is taken of somebody", () => {
     expect(ticket(job).people.map(({ name }) => name)).toEqual(["cleo taken"]);
   });
 });
+
+describe("a photo that is put in a cell of somebody", () => {
+  const put = (job: Job, photo: string) =>
+    applyEdit(job, { do: "put in one", cell: layOut(job, {}).sheets[0]!.cells[0]!.key, photo });
+
+  it("is theirs, in all their pieces, and a name that was only the file’s follows", () => {
+    const job = make(add("ada", "ben"), { do: "shot", shot: "1", change: { scale: 2 } });
+    const next = put(job, "ben");
+    expect(ticket(next).people.map(({ name, photo }) => [name, photo])).toEqual([
+      ["ben", "ben"],
+      ["ben", "ben"],
+    ]);
+    expect(next.shots["1"]).toBeUndefined();
+    expect(next.cells).toEqual({});
+    const named = ticket(job).people.map((one, i) => ({ ...one, name: ["Ada Tarn", "Ben Tarn"][i]! }));
+    const listed = applyEdit(job, { do: "ticket", change: { people: named } });
+    expect(ticket(put(listed, "ben")).people[0]).toMatchObject({ name: "Ada Tarn", photo: "ben" });
+  });
+});

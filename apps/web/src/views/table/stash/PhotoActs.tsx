@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { noticed } from "../../../app/noticeSlice.ts";
 import { HeadEditor } from "../../../portraits/HeadEditor.tsx";
 import { edit } from "../../../table/edits.ts";
+import { putInCell } from "../../../table/putIn.ts";
 import { photosCame } from "../../../table/openJob.ts";
 import { selectCell, selectPlaces } from "../../../table/sheets.ts";
 import { cellSelected, photoChosen, photosChosen, sheetTurned } from "../../../table/view.ts";
@@ -57,7 +58,7 @@ export function PhotoActs({ shown }: { shown: readonly PhotoRef[] }) {
           <button
             type="button"
             className={`${button.plain} ${small}`}
-            onClick={() => dispatch(edit({ do: "put in one", cell: cell.key, photo: photo.id }))}
+            onClick={() => dispatch(putInCell(cell, photo.id))}
           >
             In cell {cell.number}
           </button>

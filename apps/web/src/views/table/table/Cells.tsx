@@ -2,6 +2,7 @@ import { nearest, type CellPlan, type Rect, type SheetPlan, type Um } from "@wid
 import { memo, useRef, type DragEvent, type KeyboardEvent } from "react";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
+import { putInCell } from "../../../table/putIn.ts";
 import { selectChosen, selectNames } from "../../../table/sheets.ts";
 import { cellSelected } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
@@ -105,9 +106,7 @@ function CellsOfSheet({ sheet, px, onBare }: Props) {
       onBare({ photo, x: at(event.clientX - box.left), y: at(event.clientY - box.top) });
       return;
     }
-    dispatch(
-      edit(event.shiftKey ? { do: "put in all", photo } : { do: "put in one", cell: cell.key, photo }),
-    );
+    dispatch(event.shiftKey ? edit({ do: "put in all", photo }) : putInCell(cell, photo));
     dispatch(cellSelected(cell.key));
   };
   return (
