@@ -2,7 +2,7 @@ import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
 import type { ReactNode } from "react";
 import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
-import { selectJob, selectPrintedSheet, selectSums } from "../../table/sheets.ts";
+import { selectJob, selectPrintedSheet, selectSums, selectToCheck } from "../../table/sheets.ts";
 import { moneyIn, useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
@@ -13,9 +13,18 @@ export function SumsLine() {
   const prices = useLaterSelector((state) => state.openJob.job?.target.printer.price);
   const searching = useLaterSelector((state) => state.view.searching);
   const imposes = useLaterSelector((state) => selectJob(state)?.impose.way !== "one");
+  const isWrong = useLaterSelector(selectToCheck).length > 0;
   if (!sums || !prices) return null;
   const money = moneyIn(prices.currency);
   const { layout, sheets, pages, pieces, used, leftOver, pixels, price } = sums;
+  if (pages === 0 && !isWrong) {
+    // Nobody and nothing is there yet: that is a beginning, and no fault.
+    return (
+      <p className="mt-1 text-[12.5px] text-ink-2">
+        What it comes to stands here once something is on the sheet.
+      </p>
+    );
+  }
   if (pages === 0) {
     return (
       <p className="mt-1 text-[12.5px] text-wrong">Not one piece fits on this paper. See what to check.</p>

@@ -1,5 +1,6 @@
-import { kindOf, type SheetPlan } from "@wide-quilt/core";
+import { kindOf, peopleTicket, type SheetPlan } from "@wide-quilt/core";
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from "react";
+import { Link } from "react-router";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useLaterSelector } from "../../../app/later.ts";
@@ -279,6 +280,8 @@ function FirstCells({ empty }: { empty: boolean }) {
 /** What to do first, on the sheet of a job that has no photos yet. */
 function FirstPhotos() {
   const takes = useAppSelector(({ openJob: { job } }) => job && kindOf(job).takes);
+  const ofPeople = useAppSelector(({ openJob: { job } }) => job !== null && peopleTicket(job) !== null);
+  const id = useAppSelector(({ openJob }) => openJob.id);
   return (
     <div className="pointer-events-none absolute inset-0 flex items-center justify-center">
       <div className="pointer-events-auto flex flex-col items-center gap-3 rounded-xl bg-white px-8 py-6 text-center shadow-lg">
@@ -291,6 +294,19 @@ function FirstPhotos() {
         >
           Choose photo files
         </button>
+        {ofPeople && (
+          <p className="text-[13px] text-ink-2">
+            Or{" "}
+            <Link to={`/jobs/${id}/camera`} className="font-semibold text-accent underline">
+              take them here
+            </Link>{" "}
+            with a camera, or begin with{" "}
+            <Link to={`/jobs/${id}/people`} className="font-semibold text-accent underline">
+              a list of people
+            </Link>
+            .
+          </p>
+        )}
       </div>
     </div>
   );
