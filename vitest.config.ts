@@ -24,7 +24,7 @@ export default defineConfig({
           name: "painters",
           root: "packages/painters",
           include: ["src/**/*.test.ts"],
-          testTimeout: 60_000,
+          testTimeout: 150_000,
         },
       },
       {
@@ -32,8 +32,8 @@ export default defineConfig({
           name: "colour",
           root: "packages/colour",
           include: ["src/**/*.test.ts"],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 150_000,
+          hookTimeout: 150_000,
         },
       },
       {
@@ -42,12 +42,12 @@ export default defineConfig({
           name: "seeing",
           root: "packages/seeing",
           include: ["src/**/*.test.ts"],
-          testTimeout: 180_000,
+          testTimeout: 420_000,
         },
       },
-      { test: { name: "ipp", root: "packages/ipp", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
+      { test: { name: "ipp", root: "packages/ipp", include: ["src/**/*.test.ts"], testTimeout: 150_000 } },
       { test: { name: "devices", root: "devices", include: ["src/**/*.test.ts"], testTimeout: 120_000 } },
-      { test: { name: "demo", root: "demo", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
+      { test: { name: "demo", root: "demo", include: ["src/**/*.test.ts"], testTimeout: 150_000 } },
       {
         test: {
           ...shared,
@@ -57,8 +57,8 @@ export default defineConfig({
           globalSetup: "test/build.ts",
           // How long a test waits for the server to get somewhere; on a busy machine that is more than a second.
           expect: { poll: { timeout: 30_000 } },
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 150_000,
+          hookTimeout: 150_000,
         },
       },
       {
@@ -67,10 +67,10 @@ export default defineConfig({
           root: "apps/cli",
           include: ["test/**/*.test.ts"],
           globalSetup: "test/build.ts",
-          testTimeout: 60_000,
+          testTimeout: 150_000,
         },
       },
-      { test: { name: "web", root: "apps/web", include: ["src/**/*.test.ts"], testTimeout: 60_000 } },
+      { test: { name: "web", root: "apps/web", include: ["src/**/*.test.ts"], testTimeout: 150_000 } },
     ],
   },
 });
