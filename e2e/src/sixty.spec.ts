@@ -22,7 +22,7 @@ test("sixty people from a list whose headings nobody knows, white behind everyon
     writeFileSync(path, await renderPhoto({ name, width: 900, height: 1200, draw, exposure: EXPOSURE }));
     files.push(path);
   }
-  // Names in two columns, files without their endings; words that are in no list of headings.
+  // Files in small letters and without their endings, under words that are in no list of headings.
   const lines = files.map(
     (_, i) =>
       `G-${i + 1};Guest${"abcdefghij"[i % 10]} Sample${"klmnop"[Math.floor(i / 10)]};dsc_${String(400 + i).padStart(4, "0")};2`,

@@ -57,6 +57,12 @@ describe("a folder that a camera writes to", () => {
     );
     expect(new Set(came.map(({ id }) => id)).size).toBe(3);
     expect(names(await view(job, 3))).toEqual(["refused broken.jpg"]);
+    // What a page says it has taken is given to none again, and what comes then has a number of its own.
+    expect((await client.ask("PUT", `/jobs/${job}/watch/taken`, { number: 4 })).status).toBe(204);
+    expect((await view(job)).came).toEqual([]);
+    await camera.shoot();
+    await until(job, 1);
+    expect((await view(job)).came[0]!.number).toBe(5);
   });
 
   it("gives pictures whose names begin again, and says of one that broke off that it did", async () => {
@@ -106,5 +112,6 @@ describe("a folder that a camera writes to", () => {
       const { status, body } = await watch(job, folder);
       expect([status, body.detail]).toEqual([422, expect.stringContaining(why)]);
     }
+    expect((await watch("no-such-job", testFolder())).status).toBe(404);
   });
 });

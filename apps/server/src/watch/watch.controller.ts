@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Put, Query } from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { WatchView } from "../contract.ts";
-import { WatchFolder, WatchQuery } from "./watch.dto.ts";
+import { WatchFolder, WatchQuery, WatchTaken } from "./watch.dto.ts";
 import { WatchService } from "./watch.service.ts";
 
 @ApiTags("Watched folders")
@@ -19,6 +19,15 @@ export class WatchController {
   @ApiOperation({ summary: "Watches a folder that a camera writes to; what is in it already stays out" })
   start(@Param("id") id: string, @Body() { folder }: WatchFolder): Promise<WatchView> {
     return this.watch.start(id, folder);
+  }
+
+  @Put("taken")
+  @HttpCode(204)
+  @ApiOperation({
+    summary: "Says that what came up to a number is in the job, so that nobody is given it again",
+  })
+  taken(@Param("id") id: string, @Body() { number }: WatchTaken): void {
+    this.watch.taken(id, number);
   }
 
   @Delete()

@@ -17,3 +17,10 @@ export class WatchQuery {
   @Min(0)
   after?: number;
 }
+
+export class WatchTaken {
+  @ApiProperty({ description: "The number of the last of it" })
+  @IsInt()
+  @Min(0)
+  number!: number;
+}

@@ -1,4 +1,5 @@
 import { Module } from "@nestjs/common";
+import { JobsModule } from "../jobs/jobs.module.ts";
 import { LiveModule } from "../live/live.module.ts";
 import { PhotosModule } from "../photos/photos.module.ts";
 import { WatchController } from "./watch.controller.ts";
@@ -6,7 +7,7 @@ import { WatchService } from "./watch.service.ts";
 
 /** Folders that cameras write to: what comes is taken in, and told to the pages of the job. */
 @Module({
-  imports: [PhotosModule, LiveModule],
+  imports: [JobsModule, PhotosModule, LiveModule],
   controllers: [WatchController],
   providers: [WatchService],
 })

@@ -3,6 +3,7 @@ import type { Readable } from "node:stream";
 import { Inject, Injectable, type OnModuleDestroy } from "@nestjs/common";
 import type { WatchView } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
+import { JobsService } from "../jobs/jobs.service.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
@@ -18,6 +19,7 @@ export class WatchService implements OnModuleDestroy {
   constructor(
     @Inject(PhotosService) private readonly photos: PhotosService,
     @Inject(LiveService) private readonly live: LiveService,
+    @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(DataFolder) private readonly data: DataFolder,
   ) {}
 
@@ -27,6 +29,8 @@ export class WatchService implements OnModuleDestroy {
 
   /** Watches a folder for a job, instead of the one before. */
   async start(job: string, given: string): Promise<WatchView> {
+    // Says so where there is no such job.
+    this.jobs.job(job);
     const folder = plainFolder(given);
     const refuse = (why: string) =>
       new Problem(422, "not-watched", "Not watched", `${folder} ${why}`, { field: "folder" });
@@ -44,6 +48,11 @@ export class WatchService implements OnModuleDestroy {
     await this.stop(job);
     this.watched.set(job, next);
     return next.view(0);
+  }
+
+  /** What came up to a number is in the job: it is given to nobody again. */
+  taken(job: string, upTo: number): void {
+    this.watched.get(job)?.taken(upTo);
   }
 
   async stop(job: string): Promise<void> {

@@ -23,7 +23,11 @@ type TakeIn = (stream: NodeJS.ReadableStream, name: string) => Promise<TakenIn>;
  * once it has stopped growing, one after the other. While the folder is gone that is said; once it is back it is watched again.
  */
 export class WatchedFolder {
-  private readonly came: WatchView["came"] = [];
+  /** How many were in it before. */
+  private readonly before: number;
+  /** What came and is in no job yet; and how many came in all. */
+  private came: WatchView["came"] = [];
+  private count = 0;
   private fault: string | null = null;
   private turn: Promise<unknown> = Promise.resolve();
   private watcher: FSWatcher | null = null;
@@ -39,8 +43,6 @@ export class WatchedFolder {
     this.before = known.size;
   }
 
-  private readonly before: number;
-
   /** Starts to watch. Throws what the system says of a folder that cannot be read. */
   static async open(path: string, takeIn: TakeIn, onCame: () => void): Promise<WatchedFolder> {
     const files = (await readdir(path)).filter(isPhotoFile).map((name) => join(path, name));
@@ -55,6 +57,11 @@ export class WatchedFolder {
   view(after: number): WatchView {
     const { path, before, fault } = this;
     return { folder: path, before, fault, came: this.came.filter(({ number }) => number > after) };
+  }
+
+  /** Forgets what came up to a number: it is in a job. */
+  taken(upTo: number): void {
+    this.came = this.came.filter(({ number }) => number > upTo);
   }
 
   async close(): Promise<void> {
@@ -114,7 +121,7 @@ export class WatchedFolder {
   }
 
   private put(taken: TakenIn): void {
-    this.came.push({ number: this.came.length + 1, taken });
+    this.came.push({ number: ++this.count, taken });
     this.onCame();
   }
 

@@ -143,6 +143,7 @@ export const server = {
     ask<TakenIn>("POST", `/photos?name=${encodeURIComponent(file.name)}`, file, signal),
   watched: (id: string, after: number) => ask<WatchView>("GET", `${job(id)}/watch?after=${after}`),
   watchFolder: (id: string, folder: string) => ask<WatchView>("PUT", `${job(id)}/watch`, { folder }),
+  watchedTaken: (id: string, number: number) => ask<void>("PUT", `${job(id)}/watch/taken`, { number }),
   stopWatching: (id: string) => ask<void>("DELETE", `${job(id)}/watch`),
   addGraphic: (file: File) => {
     const form = new FormData();

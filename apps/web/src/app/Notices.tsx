@@ -1,6 +1,6 @@
 import { CircleCheck, Eye, OctagonAlert, X } from "lucide-react";
 import { useEffect } from "react";
-import { edit } from "../table/edits.ts";
+import { changeOver } from "../table/putIn.ts";
 import { button } from "../ui/button.ts";
 import { useAppDispatch, useAppSelector } from "./hooks.ts";
 import { noticeClosed, type Notice } from "./noticeSlice.ts";
@@ -46,11 +46,11 @@ function NoticeLine({ notice: { id, text, level, offer, reloads } }: { notice: N
           type="button"
           className={button.plain}
           onClick={() => {
-            dispatch(edit(offer.edit));
+            dispatch(changeOver(offer));
             dispatch(noticeClosed(id));
           }}
         >
-          {offer.says}
+          Change the two over
         </button>
       )}
       {reloads && (

@@ -1,15 +1,22 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
-import type { JobEdit } from "@wide-quilt/core";
 
 /** A sentence shown for a while at the foot of the page. */
 export interface Notice {
   id: number;
   text: string;
   level: "right" | "look" | "wrong";
-  /** What else could have been meant, and the edit that does that instead; it stays then. */
-  offer?: { says: string; edit: JobEdit };
+  /** What else could have been meant: that two people change their photos over; it stays then. */
+  offer?: ChangeOver;
   /** Whether it offers to load the page again; it stays then. */
   reloads?: true;
+}
+
+/** Two people of a job who are shown by one photo, and what the one had before. */
+export interface ChangeOver {
+  job: string;
+  photo: string;
+  one: { shot: number; name: string; photo: string | null };
+  other: number;
 }
 
 let nextNotice = 1;

@@ -1,5 +1,5 @@
 import { peopleTicket, personName, type Person } from "@wide-quilt/core";
-import type { TakenPhoto, WatchView } from "@wide-quilt/server/contract";
+import type { TakenIn } from "@wide-quilt/server/contract";
 import { server } from "../api/client.ts";
 import { sentenceOf } from "../api/problem.ts";
 import { noticed } from "../app/noticeSlice.ts";
@@ -17,45 +17,29 @@ export const keepPicture =
     const names = new Set(job?.stash.map(({ name }) => name.toLowerCase()));
     try {
       const file = new File([picture], freeName(personName(person), names), { type: picture.type });
-      const taken = await server.addPhoto(file);
-      if ("refused" in taken) {
-        dispatch(noticed(`${taken.refused.name}: ${taken.refused.why}`, "wrong"));
-        return false;
-      }
-      dispatch(putToPerson(taken.photo, person.shot));
-      return true;
+      return dispatch(taken(await server.addPhoto(file), person.shot));
     } catch (error) {
       dispatch(noticed(sentenceOf(error), "wrong"));
       return false;
     }
   };
 
-/** What came into the watched folder goes to the person whose turn it is; while it is nobody’s turn, it comes as photos do. */
-export const takeWatched =
-  ({ came }: WatchView, shot: number | null): Thunk<void> =>
+/** Puts what the server took in into the job, unless it is there: as somebody’s, or while it is nobody’s turn as photos come. */
+export const taken =
+  (one: TakenIn, person: number | null): Thunk<boolean> =>
   (dispatch, getState) => {
-    for (const { taken } of came) {
-      if ("refused" in taken) {
-        dispatch(noticed(`${taken.refused.name}: ${taken.refused.why}`, "look"));
-        continue;
-      }
-      const known = getState().openJob.job?.stash.some(({ id }) => id === taken.photo.id);
-      if (!known) dispatch(shot === null ? putIn(taken.photo) : putToPerson(taken.photo, shot));
+    if ("refused" in one) {
+      dispatch(noticed(`${one.refused.name}: ${one.refused.why}`, "wrong"));
+      return false;
     }
-  };
-
-const putIn =
-  ({ id, name, ...record }: TakenPhoto): Thunk<void> =>
-  (dispatch) => {
+    const { id, name, ...record } = one.photo;
+    if (getState().openJob.job?.stash.some((known) => known.id === id)) return true;
+    const photo = { id, name };
     dispatch(photosCame({ [id]: record }));
-    dispatch(edit({ do: "add photos", photos: [{ id, name }] }));
-  };
-
-const putToPerson =
-  ({ id, name, ...record }: TakenPhoto, person: number): Thunk<void> =>
-  (dispatch) => {
-    dispatch(photosCame({ [id]: record }));
-    dispatch(edit({ do: "take photo", photo: { id, name }, person }));
+    dispatch(
+      edit(person === null ? { do: "add photos", photos: [photo] } : { do: "take photo", photo, person }),
+    );
+    return true;
   };
 
 /** Whose turn it is after somebody: the next one without a photo, from there on and then from the start; null where all have one. */

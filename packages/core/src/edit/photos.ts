@@ -1,6 +1,6 @@
 import type { CellByHand, Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { PhotoMarks } from "../job/stash/index.ts";
-import { kindOf, peopleTicket } from "../kinds/index.ts";
+import { kindOf, peopleTicket, withPhoto } from "../kinds/index.ts";
 import { COMPUTED_SHOT, isByHand } from "../photo/crop/index.ts";
 import { numberedShot, photoNumber, photoShot, type PhotoId } from "../schema/index.ts";
 import { withoutShown } from "./exchange.ts";
@@ -29,7 +29,7 @@ export function takePhoto(job: Job, photo: NewPhoto, shot: number): Job {
   const ticket = peopleTicket(job);
   const person = ticket?.people.find((one) => one.shot === shot);
   if (!ticket || !person) return addPhotos(job, [photo]);
-  const people = ticket.people.map((one) => (one === person ? { ...one, photo: photo.id } : one));
+  const people = ticket.people.map((one) => (one === person ? withPhoto(one, photo.id) : one));
   const { [numberedShot(shot)]: _before, ...shots } = job.shots;
   const taken = renewed({ ...stashed(job, [photo]).next, ticket: { ...ticket, people }, shots });
   const before = person.photo;

@@ -13,6 +13,7 @@ export {
   quantityOf,
   readPeople,
   ruleFor,
+  withPhoto,
   COLUMN_WORDS,
   type ListColumn,
   type ListedPerson,

@@ -1,7 +1,7 @@
-import { newPerson, numberedShot, peopleTicket, type Job, type TicketOf } from "@wide-quilt/core";
+import { newPerson, peopleTicket, personName, type Job, type TicketOf } from "@wide-quilt/core";
 import { Camera, UsersRound } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJob, WayToJobs } from "../../app/Way.tsx";
@@ -55,10 +55,9 @@ export function CameraView() {
 function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"portraits"> }) {
   const dispatch = useAppDispatch();
   const reports = useAppSelector(selectPeople);
-  const [query] = useSearchParams();
   const here = useAppSelector(({ openJob }) => openJob);
   // Who has a photo keeps it until somebody says otherwise.
-  const [shot, setShot] = useState<number | null>(() => Number(query.get("person")) || nextTurn(here, null));
+  const [shot, setShot] = useState(() => nextTurn(here, null));
   const person = ticket.people.find((one) => one.shot === shot);
   const report = reports.find((one) => one.person.shot === shot);
   const [wanted, setWanted] = useState<string | null>(null);
@@ -86,9 +85,9 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
   );
   const watching = useWatched(id, shot, show);
 
-  const next = shot === null ? null : nextTurn(here, shot);
+  const next = ticket.people.find((one) => one.shot === nextTurn(here, shot));
   const goOn = () => {
-    if (next !== null) setShot(next);
+    if (next) setShot(next.shot);
     else addPerson();
     again();
   };
@@ -115,7 +114,7 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
     turn.at === "taking"
       ? "Hold still …"
       : turn.at === "waiting"
-        ? (turn.says ?? word ?? "Hold still")
+        ? (turn.says ?? word ?? (byItself ? "Hold still" : "Just right"))
         : null;
   return (
     <main className="grid min-h-0 grow grid-cols-[minmax(0,1fr)_296px]">
@@ -156,9 +155,7 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
                   Take it again <Key>R</Key>
                 </button>
                 <button type="button" className={`${button.main} max-w-72`} onClick={goOn}>
-                  <span className="truncate">
-                    {next === null ? "Somebody new" : `Next: ${nameOf(ticket, next)}`}
-                  </span>
+                  <span className="truncate">{next ? `Next: ${personName(next)}` : "Somebody new"}</span>
                   <Key>Enter</Key>
                 </button>
               </>
@@ -221,11 +218,6 @@ function Session({ id, job, ticket }: { id: string; job: Job; ticket: TicketOf<"
     </main>
   );
 }
-
-const nameOf = (ticket: TicketOf<"portraits">, shot: number): string => {
-  const person = ticket.people.find((one) => one.shot === shot);
-  return person?.name || person?.number || numberedShot(shot);
-};
 
 /** How much of the wait is over, as a ring that closes. */
 function Wait({ share }: { share: number }) {

@@ -7,7 +7,7 @@ const { ImageCapture } = globalThis as unknown as {
   ImageCapture?: new (track: MediaStreamTrack) => Capture;
 };
 
-/** How a camera’s pictures are taken, and how wide they are. */
+/** How a camera’s pictures are taken, and how wide they are where it can take them. */
 export interface Shutter {
   width: number;
   take(): Promise<Blob>;
@@ -18,8 +18,8 @@ const WORTH = 1.1;
 const QUALITY = 0.95;
 
 /**
- * The shutter of a running camera: its photos where they are larger than its film, else pictures of the film itself. One that
- * fails to take a photo takes pictures of the film from then on.
+ * The shutter of a running camera: its photos where they are larger than its film, else pictures of the film itself, as
+ * in place of a photo that it fails to take.
  */
 export async function shutterOf(video: HTMLVideoElement, track: MediaStreamTrack): Promise<Shutter> {
   const film: Shutter = { width: video.videoWidth, take: () => frameOf(video) };

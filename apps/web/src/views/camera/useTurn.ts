@@ -129,12 +129,13 @@ export function useTurn(
       const shots: BurstShot[] = [];
       const words: (string | null)[] = [];
       for (const picture of burst) {
-        const sight = await lookAt(await still(picture), true);
-        const judged = judgeSight(
-          sight,
-          { rule, finer: shutter.width / sight.size.width, backgroundLater, sharpness: true },
-          write,
-        );
+        const whole = await createImageBitmap(picture);
+        // As fine as this picture is: a camera that could take no photo gave one of its film.
+        const { width } = whole;
+        const sight = await lookAt(await smaller(whole, whole, STILL, "high"), true);
+        whole.close();
+        const wish = { rule, finer: width / sight.size.width, backgroundLater, sharpness: true };
+        const judged = judgeSight(sight, wish, write);
         words.push(cameraWord(judged)?.says ?? null);
         shots.push({
           right: words.at(-1) === null,
@@ -174,11 +175,7 @@ class Looks {
   private said = { word: null as string | null, since: 0 };
 
   async look(film: HTMLVideoElement): Promise<{ sight: Sight; pace: number; time: number }> {
-    const scale = Math.min(1, LIVE / Math.max(film.videoWidth, film.videoHeight));
-    const bitmap = await createImageBitmap(film, {
-      resizeWidth: Math.round(film.videoWidth * scale),
-      resizeHeight: Math.round(film.videoHeight * scale),
-    });
+    const bitmap = await smaller(film, { width: film.videoWidth, height: film.videoHeight }, LIVE, "low");
     const started = performance.now();
     const wants = this.measures && started - this.study.time > FRESH / 2;
     const seen = await lookAt(bitmap, wants);
@@ -212,17 +209,19 @@ async function shutterWhenRunning(
   return isOver() ? null : shutterOf(film, stream.getVideoTracks()[0]!);
 }
 
-async function still(picture: Blob): Promise<ImageBitmap> {
-  const whole = await createImageBitmap(picture);
-  const scale = STILL / Math.max(whole.width, whole.height);
-  if (scale >= 1) return whole;
-  const size = {
-    resizeWidth: Math.round(whole.width * scale),
-    resizeHeight: Math.round(whole.height * scale),
-  };
-  const small = await createImageBitmap(whole, { ...size, resizeQuality: "high" });
-  whole.close();
-  return small;
+/** A picture of at most so many pixels along its longer side. */
+function smaller(
+  source: ImageBitmapSource,
+  { width, height }: { width: number; height: number },
+  longest: number,
+  resizeQuality: ResizeQuality,
+): Promise<ImageBitmap> {
+  const scale = Math.min(1, longest / Math.max(width, height));
+  return createImageBitmap(source, {
+    resizeWidth: Math.round(width * scale),
+    resizeHeight: Math.round(height * scale),
+    resizeQuality,
+  });
 }
 
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));

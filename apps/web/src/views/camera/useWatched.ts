@@ -1,11 +1,12 @@
 import type { WatchView } from "@wide-quilt/server/contract";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { server } from "../../api/client.ts";
+import { NoAnswer, sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/hooks.ts";
 import { noticed } from "../../app/noticeSlice.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useFollow } from "../../app/useFollow.ts";
-import { takeWatched } from "../../table/camera.ts";
+import { taken } from "../../table/camera.ts";
 
 const NONE: WatchView = { folder: null, before: 0, came: [], fault: null };
 
@@ -25,13 +26,20 @@ export function useWatched(job: string, person: number | null, onCame: () => voi
   const watchAgain = useCallback(
     async (folder: string) => {
       now.current.last = 0;
-      keep(await server.watchFolder(job, folder));
-      dispatch(
-        noticed(
-          `Wide Quilt was started again, and watches ${folder} again. What came there meanwhile stayed out: add it as files.`,
-          "look",
-        ),
-      );
+      try {
+        keep(await server.watchFolder(job, folder));
+        dispatch(
+          noticed(
+            `Wide Quilt was started again, and watches ${folder} again. What came there meanwhile stayed out: add it as files.`,
+            "look",
+          ),
+        );
+      } catch (error) {
+        if (error instanceof NoAnswer) throw error;
+        // It is not watched any more, and that must not look as if it were.
+        keep(NONE);
+        dispatch(noticed(sentenceOf(error), "wrong"));
+      }
     },
     [job, dispatch, keep],
   );
@@ -47,11 +55,14 @@ export function useWatched(job: string, person: number | null, onCame: () => voi
           return;
         }
         keep(view);
-        if (view.came.length === 0) return;
-        now.current.last = view.came.at(-1)!.number;
-        dispatch(takeWatched(view, now.current.person));
-        if (now.current.person !== null && view.came.some(({ taken }) => "photo" in taken))
-          now.current.onCame();
+        const last = view.came.at(-1)?.number;
+        if (last === undefined) return;
+        now.current.last = last;
+        const { person } = now.current;
+        const isIn = view.came.map((one) => dispatch(taken(one.taken, person)));
+        if (person !== null && isIn.includes(true)) now.current.onCame();
+        // What was taken here is nobody’s again: not after a reload, and not where it was taken once more since.
+        await server.watchedTaken(job, last);
       })
       // The line to the server opens again by itself, and this is called then.
       .catch(() => undefined);

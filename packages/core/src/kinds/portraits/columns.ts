@@ -202,7 +202,9 @@ export function guessColumns(
   stash: readonly NewPhoto[],
 ): ListMap {
   const byHead = head.map(headed);
-  const hasHead = byHead.some((kind) => kind !== undefined) || !looksLikeData(head, lines, stash);
+  const namesPhoto = isPhoto(stash);
+  const namesRule = isRule(rules);
+  const hasHead = byHead.some((kind) => kind !== undefined) || !looksLikeData(head, lines, namesPhoto);
   const rows = (hasHead ? [] : [head]).concat(lines.slice(0, LOOKED_AT).map(({ cells }) => cells));
   const columns: (ListColumn | null)[] = head.map(() => null);
   const taken = new Set<ListColumn>();
@@ -225,8 +227,8 @@ export function guessColumns(
   }
   // By content, what is told best first; a column that a heading claimed stays what it is.
   const contents: [ListColumn, (cells: string[]) => boolean][] = [
-    ["photo", (cells) => mostly(cells, isPhoto(stash))],
-    ["rule", (cells) => mostly(cells, isRule(rules))],
+    ["photo", (cells) => mostly(cells, namesPhoto)],
+    ["rule", (cells) => mostly(cells, namesRule)],
     [
       "name",
       (cells) => mostly(cells, (cell) => /^\p{L}[\p{L}\p{M}.'’-]*([ ,]+[\p{L}\p{M}.'’-]+)+$/u.test(cell)),
@@ -281,9 +283,10 @@ const isQuantity = (cell: string) =>
 function looksLikeData(
   head: readonly string[],
   lines: readonly TableLine[],
-  stash: readonly NewPhoto[],
+  namesPhoto: (cell: string) => boolean,
 ): boolean {
-  if (lines.length === 0 || head.some(isPhoto(stash))) return head.some(isPhoto(stash));
+  if (head.some(namesPhoto)) return true;
+  if (lines.length === 0) return false;
   return head.some(
     (cell, i) =>
       /\d/.test(cell) &&

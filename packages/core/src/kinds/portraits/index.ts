@@ -50,6 +50,6 @@ export const portraits = kind({
   owners,
 });
 
-export { newPerson, peopleTicket, personName, quantityOf, ruleFor } from "./people.ts";
+export { newPerson, peopleTicket, personName, quantityOf, ruleFor, withPhoto } from "./people.ts";
 export { COLUMN_WORDS, type ListColumn, type ListMap } from "./columns.ts";
 export { readPeople, type ListedPerson, type PeopleReading } from "./list.ts";

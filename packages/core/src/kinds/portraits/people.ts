@@ -83,12 +83,15 @@ export function withPhotos(ticket: PortraitsTicket, added: readonly PhotoRef[]):
   for (const photo of added) {
     const find = photosByName([photo]);
     const waiting = people.findIndex((one) => waitsFor(one, find));
-    if (waiting !== -1) {
-      const { file: _file, ...someone } = people[waiting]!;
-      people[waiting] = { ...someone, photo: photo.id };
-    } else people.push(newPerson(people, { name: nameAfter(photo), photo: photo.id }));
+    if (waiting !== -1) people[waiting] = withPhoto(people[waiting]!, photo.id);
+    else people.push(newPerson(people, { name: nameAfter(photo), photo: photo.id }));
   }
   return { ...ticket, people };
+}
+
+/** Somebody with a photo: no other is waited for any more. */
+export function withPhoto({ file: _file, ...one }: Person, photo: string): Person {
+  return { ...one, photo };
 }
 
 const nameAfter = ({ name }: NewPhoto): string => baseName(name).slice(0, 120);
@@ -98,8 +101,7 @@ const isNamedAfter = ({ name }: Person, photo: NewPhoto): boolean => name === na
 
 /** The person with another photo; a name that was only the file’s is that of the new one. */
 const shownBy = (one: Person, before: NewPhoto, to: NewPhoto): Person => ({
-  ...one,
-  photo: to.id,
+  ...withPhoto(one, to.id),
   name: isNamedAfter(one, before) ? nameAfter(to) : one.name,
 });
 
@@ -127,7 +129,7 @@ export function showInAll(
   return {
     people: people.map((one) => {
       const before = stash.find(({ id }) => id === one.photo);
-      return before ? shownBy(one, before, photo) : { ...one, photo: photo.id };
+      return before ? shownBy(one, before, photo) : withPhoto(one, photo.id);
     }),
   };
 }
@@ -145,6 +147,6 @@ export function showIn(
   const isUnknown = someone.name === "" && someone.number === "";
   const next = before
     ? shownBy(someone, before, photo)
-    : { ...someone, photo: photo.id, name: isUnknown ? nameAfter(photo) : someone.name };
+    : { ...withPhoto(someone, photo.id), name: isUnknown ? nameAfter(photo) : someone.name };
   return { people: people.map((one) => (one === someone ? next : one)) };
 }

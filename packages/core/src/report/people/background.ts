@@ -53,7 +53,7 @@ export function backgroundChecks(
     const rgb = bytesOf(`#${hex}`);
     return [{ lab: labOf(...rgb), rgb, at: { x: px, y: py }, x, y }];
   });
-  const { seen, strange } = sorted(all);
+  const { seen, strange } = parted(all);
   if (seen.length < ENOUGH) {
     const todo = `Too little of the background is seen to measure it. It should be ${background.words}: look at this yourself.`;
     return backgroundUnknown(todo);
@@ -112,18 +112,14 @@ function meanOf(parts: readonly Part[]): Lab {
 }
 
 /** The parts that are background for sure, and the strangest of the few that may be something else. */
-function sorted(all: readonly Part[]): { seen: readonly Part[]; strange: Part | undefined } {
+function parted(all: readonly Part[]): { seen: readonly Part[]; strange: Part | undefined } {
   if (all.length === 0) return { seen: all, strange: undefined };
   // The middle one in lightness is background as long as most parts are.
   const usual = all.toSorted((a, b) => a.lab[0] - b.lab[0])[all.length >> 1]!;
   const apart = (part: Part) => deltaE2000(part.lab, usual.lab);
-  const seen = all.filter((part) => apart(part) <= STRANGE);
-  const few = all.length - seen.length <= FEW * all.length;
-  if (!few || seen.length === all.length) return { seen: all, strange: undefined };
-  return {
-    seen,
-    strange: all.filter((part) => apart(part) > STRANGE).toSorted((a, b) => apart(b) - apart(a))[0],
-  };
+  const strange = all.filter((part) => apart(part) > STRANGE).toSorted((a, b) => apart(b) - apart(a));
+  if (strange.length > FEW * all.length) return { seen: all, strange: undefined };
+  return { seen: all.filter((part) => !strange.includes(part)), strange: strange[0] };
 }
 
 /** Whether a part lies beside the head, within three tenths of its height. */

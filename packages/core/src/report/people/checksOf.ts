@@ -86,7 +86,7 @@ const NOT_YET = "The pixels of this photo were not measured yet.";
 function pixelChecks(head: HeadOnPiece, face: Face, rule: DocumentRule, write: WriteOptions): PersonCheck[] {
   const { study, ppi } = head;
   return [
-    ...(rule.background ? backgroundOf(head, face, rule, rule.background.words, write) : []),
+    ...backgroundOf(head, face, rule, write),
     ...(ppi === null ? [] : [pixelCheck(ppi, write)]),
     ...(study ? lightChecks(study, face, write) : LIGHT_CHECKS.map((name) => notMeasured(name, NOT_YET))),
   ];
@@ -96,14 +96,15 @@ function backgroundOf(
   { photo, measured, size, behind, hasLook }: HeadOnPiece,
   face: Face,
   rule: DocumentRule,
-  asked: string,
   write: WriteOptions,
 ): PersonCheck[] {
+  if (!rule.background) return [];
   if (hasLook)
     return backgroundUnknown(
       "A look changes the colours of the print: look at the background yourself, or take the look off.",
     );
-  if (!behind) return backgroundUnknown(`The background was not measured yet. It should be ${asked}.`);
+  if (!behind)
+    return backgroundUnknown(`The background was not measured yet. It should be ${rule.background.words}.`);
   const { left, top, right, bottom } = headBox(face, photo);
   const corners = [
     { x: left, y: top },
