@@ -1,6 +1,7 @@
-import { createReadStream } from "node:fs";
+import { createReadStream, type Stats } from "node:fs";
 import { readdir, stat } from "node:fs/promises";
 import { basename, extname, join } from "node:path";
+import { setTimeout as sleep } from "node:timers/promises";
 import { watch, type FSWatcher } from "chokidar";
 import type { TakenIn, WatchView } from "../contract.ts";
 
@@ -20,7 +21,8 @@ type TakeIn = (stream: NodeJS.ReadableStream, name: string) => Promise<TakenIn>;
 
 /**
  * A folder that a camera writes to. What was in it before stays out; every file that comes, or that becomes another one, is taken in
- * once it has stopped growing, one after the other. While the folder is gone that is said; once it is back it is watched again.
+ * once it has stopped growing, in the order in which they began: a small one does not overtake a large one. While the folder is
+ * gone that is said; once it is back it is watched again.
  */
 export class WatchedFolder {
   /** How many were in it before. */
@@ -30,6 +32,8 @@ export class WatchedFolder {
   private count = 0;
   private fault: string | null = null;
   private turn: Promise<unknown> = Promise.resolve();
+  /** Files that wait for their turn: when each began, by the folder, and when it last changed, by our clock. */
+  private readonly waiting = new Map<string, { began: number; changed: number }>();
   private watcher: FSWatcher | null = null;
   private readonly there = setInterval(() => void this.lookThere(), THERE).unref();
 
@@ -71,14 +75,9 @@ export class WatchedFolder {
   }
 
   private async listen(): Promise<void> {
-    const watcher = watch(this.path, {
-      depth: 0,
-      awaitWriteFinish: { stabilityThreshold: STILL, pollInterval: LOOKS },
-    });
+    const watcher = watch(this.path, { depth: 0, alwaysStat: true });
     this.watcher = watcher;
-    const come = (file: string) => {
-      if (isPhotoFile(file)) this.turn = this.turn.then(() => this.take(file));
-    };
+    const come = (file: string, stats?: Stats) => this.come(file, stats!.birthtimeMs);
     watcher.on("add", come).on("change", come);
     watcher.on("error", (error) =>
       this.say(
@@ -104,6 +103,23 @@ export class WatchedFolder {
       await this.listen();
       this.say(null);
     }
+  }
+
+  private come(file: string, began: number): void {
+    if (!isPhotoFile(file)) return;
+    const waits = this.waiting.get(file);
+    this.waiting.set(file, { began: waits?.began ?? began, changed: performance.now() });
+    if (!waits) this.turn = this.turn.then(() => this.next());
+  }
+
+  /** Takes the one that began first, once it has been still for long enough. */
+  private async next(): Promise<void> {
+    const [file] = [...this.waiting].reduce((first, one) =>
+      one[1].began < first[1].began || (one[1].began === first[1].began && one[0] < first[0]) ? one : first,
+    );
+    while (performance.now() - this.waiting.get(file)!.changed < STILL) await sleep(LOOKS);
+    this.waiting.delete(file);
+    await this.take(file);
   }
 
   private async take(file: string): Promise<void> {
