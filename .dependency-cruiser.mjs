@@ -11,6 +11,7 @@ const TESTS = "\\.test\\.ts$|/testing/|\\.screenshots\\.ts$";
 /** The rooms of the core from the top down: a room imports from those below it. */
 const ROOMS = [
   "camera",
+  "event",
   "report",
   "edit",
   "impose",

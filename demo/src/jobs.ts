@@ -5,9 +5,7 @@ import {
   freshJob,
   KEPT_WITH_PROGRAM,
   mm,
-  numberedShot,
   paperById,
-  placeCell,
   printerOfJob,
   PRINTERS,
   ruleById,
@@ -130,16 +128,18 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
       { do: "add photos", photos: portraits },
       { do: "ticket", change: { pieces: [...pieces(portraits[1]!.id, 1), ...pieces(portraits[3]!.id, 3)] } },
     ]),
-    begin("collage", "Open-day strips", [
-      onPaper("photo-10x15"),
-      { do: "sheet", change: { lie: "portrait" } },
+    begin("strips", "Open-day strips", [
       { do: "add photos", photos: booth },
-      { do: "ticket", change: { way: "grid", columns: 2, rows: 4, border: mm(4), gap: mm(3) } },
-      ...[1, 2, 3, 4].map((shot): JobEdit => ({
-        do: "share shot",
-        cells: [placeCell(1, shot * 2 - 1), placeCell(1, shot * 2)],
-        shot: numberedShot(shot),
-      })),
+      { do: "printer", printer: PRINTERS.find(({ id }) => id === "event")! },
+      {
+        do: "ticket",
+        change: {
+          words: {
+            text: "Open day at Marram Spit\n[date]",
+            type: { font: "caveat", size: mm(6), least: mm(3), colour: "#2d5a66", align: "middle" },
+          },
+        },
+      },
     ]),
     begin("collage", "Season album, the spit in autumn", [
       { do: "add photos", photos: scenes.slice(0, 9) },

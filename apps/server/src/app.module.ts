@@ -13,6 +13,7 @@ import { PrintersModule } from "./printers/printers.module.ts";
 import { FollowModule } from "./live/follow.module.ts";
 import { KeptModule } from "./kept/kept.module.ts";
 import { DemoModule } from "./demo/demo.module.ts";
+import { EventsModule } from "./events/events.module.ts";
 import { WatchModule } from "./watch/watch.module.ts";
 import { HouseModule } from "./house.module.ts";
 import type { Options } from "./options.ts";
@@ -38,6 +39,7 @@ export class AppModule {
         KeptModule,
         DemoModule,
         WatchModule,
+        EventsModule,
       ],
     };
   }

@@ -1,6 +1,8 @@
 /** What the server answers, for whoever asks: types alone, so that the web side shares them. */
 import type { ProfileFacts } from "@wide-quilt/colour";
 import type {
+  EventEntry,
+  EventState,
   Format,
   Job,
   Kind,
@@ -81,7 +83,8 @@ export interface PatternView {
   /** "" for none. */
   folder: string;
   job: Job;
-  createdAt: string;
+  /** When it was kept; null for one that comes with the program, which stays as it is. */
+  keptAt: string | null;
 }
 
 /** A photo that was taken in, by the name its file has. */
@@ -118,6 +121,54 @@ export interface WatchView {
   came: { number: number; taken: TakenIn }[];
   /** Why the folder cannot be watched any more; null while it can. */
   fault: string | null;
+}
+
+/** An event in the list of events. */
+export interface EventCard {
+  id: string;
+  name: string;
+  createdAt: string;
+  endedAt: string | null;
+  sets: number;
+}
+
+/** An entry of an event, as it is pushed to whoever shows it: with the record of the photo that it brings. */
+export interface EventNews {
+  number: number;
+  at: number;
+  entry: EventEntry;
+  record?: PhotoRecord;
+}
+
+/** An event as its operator sees it. What it is now follows from its entries; windows go on from here by those that are pushed. */
+export interface EventView {
+  id: string;
+  name: string;
+  createdAt: string;
+  /** How many entries there are. */
+  entries: number;
+  state: EventState;
+  /** The layouts of its sets, by their names in the set-up. */
+  patterns: Readonly<Record<string, Job>>;
+  /** What is known of the photos of the newest sets. */
+  records: Record<string, PhotoRecord>;
+  /** The end of the guests’ address. */
+  guests: string;
+  /** Whether a PIN leaves the guests’ page. */
+  hasPin: boolean;
+  about: EventAbout;
+}
+
+/** What changes of an event without an entry: its folder, its printers, the disk. */
+export interface EventAbout {
+  /** Photos that lay in the folder before and stay out; why it cannot be watched; null where none is watched. */
+  folder: { before: number; fault: string | null } | null;
+  /** What each printer waits for, by its id; none that waits for nothing. */
+  waits: Record<string, string>;
+  /** How much the disk takes, and for how many hours at the present rate; null before anything came. */
+  disk: { free: number; hours: number | null };
+  /** Files that were refused, the newest last. */
+  refused: { name: string; why: string }[];
 }
 
 /** A graphic that was kept, and what a person should know of it. */

@@ -1,6 +1,7 @@
 import type { ProfileFacts } from "@wide-quilt/colour";
 import {
   SHIPPED_CURRENCY,
+  type EventEntry,
   type Format,
   type Job,
   type Kind,
@@ -177,6 +178,47 @@ export const runSheets = sqliteTable(
     printerJob: integer("printer_job"),
   },
   (table) => [primaryKey({ columns: [table.runId, table.number] })],
+);
+
+/** Events that run by themselves. */
+export const events = sqliteTable("events", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  /** The layouts of its sets as they were when it began, by their names in its set-up. */
+  patterns: text("patterns", { mode: "json" }).$type<Readonly<Record<string, Job>>>().notNull(),
+  /** The end of the guests’ address, which nobody guesses. */
+  guests: text("guests").notNull().unique(),
+  /** What leaves the guests’ page; null for nothing. */
+  pin: text("pin"),
+  createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
+  endedAt: integer("ended_at", { mode: "timestamp_ms" }),
+});
+
+/** What happened at events, in order, before anything was done about it. Nothing is ever changed here. */
+export const eventEntries = sqliteTable(
+  "event_entries",
+  {
+    eventId: text("event_id")
+      .notNull()
+      .references(() => events.id, { onDelete: "cascade" }),
+    number: integer("number").notNull(),
+    at: integer("at").notNull(),
+    entry: text("entry", { mode: "json" }).$type<EventEntry>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.eventId, table.number] })],
+);
+
+/** Files of an event’s folder that were dealt with, and what each was like then. */
+export const eventFiles = sqliteTable(
+  "event_files",
+  {
+    eventId: text("event_id")
+      .notNull()
+      .references(() => events.id, { onDelete: "cascade" }),
+    file: text("file").notNull(),
+    state: text("state").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.eventId, table.file] })],
 );
 
 /** Colour profiles that were added; the id is the hash of the file. */

@@ -9,7 +9,16 @@ import type { KeptPart, KeptView } from "../contract.ts";
 import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
 import { DataFolder } from "../data/folder.ts";
-import { graphics, jobs, patterns, photos, revisions, runJobs } from "../data/schema.ts";
+import {
+  eventEntries,
+  events,
+  graphics,
+  jobs,
+  patterns,
+  photos,
+  revisions,
+  runJobs,
+} from "../data/schema.ts";
 import type { Cleared } from "./kept.dto.ts";
 
 /** What came so lately is not unused: the edit that uses it may be on its way. */
@@ -98,7 +107,7 @@ export class KeptService {
       .map((name) => join(this.folder.home, name));
   }
 
-  /** Photos and graphics that no job, step, pattern or run names. */
+  /** Photos and graphics that no job, step, pattern, run or event names. */
   private async unused(): Promise<{ photos: string[]; graphics: string[] }> {
     const used = new Set<string>();
     for (const { table, column } of USES) {
@@ -128,6 +137,8 @@ const USES = [
   { table: revisions, column: revisions.patch },
   { table: patterns, column: patterns.job },
   { table: runJobs, column: runJobs.job },
+  { table: events, column: events.patterns },
+  { table: eventEntries, column: eventEntries.entry },
 ];
 
 /** How many files lie in some folders and those inside them, and how many bytes they have. */

@@ -18,8 +18,8 @@ export class LiveController {
     summary:
       "Pushes what happens to a job (“change”, “gone”), to runs (“run”) and what is found in photos (“heads”) as server-sent events",
   })
-  follow(@Query() { client, job, from, runs }: FollowQuery, @Res() response: Response): void {
-    this.live.follow({ client, job: job ?? null, runs: runs === "true" }, response);
+  follow(@Query() { client, job, from, event, runs }: FollowQuery, @Res() response: Response): void {
+    this.live.follow({ client, job: job ?? null, event: event ?? null, runs: runs === "true" }, response);
     // What happened since the window asked for the job would otherwise be heard with the next change only.
     if (job !== undefined && from !== undefined) this.jobs.tellSince(job, client, from);
   }

@@ -21,6 +21,12 @@ export class FollowQuery {
   @Min(0)
   from?: number;
 
+  @ApiProperty({ required: false, description: "The event that it shows" })
+  @IsOptional()
+  @IsString()
+  @Length(1, 64)
+  event?: string;
+
   @ApiProperty({ required: false, enum: ["true", "false"], description: "Whether it shows runs" })
   @IsOptional()
   @IsIn(["true", "false"], { message: "must be true or false" })

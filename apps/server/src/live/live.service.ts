@@ -7,6 +7,8 @@ export interface Following {
   client: string;
   /** The job on its table; null for none. */
   job: string | null;
+  /** The event that it shows; null for none. */
+  event: string | null;
   /** Whether it shows runs. */
   runs: boolean;
 }
@@ -56,6 +58,10 @@ export class LiveService implements OnModuleDestroy {
   /** Tells the windows of one name that have a job open. */
   toWindow(job: string, client: string, event: string, data: unknown): void {
     this.each((one) => one.job === job && one.client === client && this.say(one, event, data));
+  }
+
+  toEvent(shown: string, event: string, data: unknown): void {
+    this.each((one) => one.event === shown && this.say(one, event, data));
   }
 
   toAll(event: string, data: unknown): void {

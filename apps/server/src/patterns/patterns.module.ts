@@ -8,5 +8,6 @@ import { PatternsService } from "./patterns.service.ts";
   imports: [JobsModule],
   controllers: [PatternsController],
   providers: [PatternsService],
+  exports: [PatternsService],
 })
 export class PatternsModule {}

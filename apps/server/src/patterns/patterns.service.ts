@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { Inject, Injectable } from "@nestjs/common";
 import { asc, eq } from "drizzle-orm";
-import { readPattern, withoutPhotos, writePattern, type Pattern } from "@wide-quilt/core";
+import { readPattern, SHIPPED_PATTERNS, withoutPhotos, writePattern, type Pattern } from "@wide-quilt/core";
 import type { JobView, PatternView } from "../contract.ts";
 import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
@@ -20,12 +20,13 @@ export class PatternsService {
   ) {}
 
   list(): PatternView[] {
-    return this.db
+    const kept = this.db
       .select()
       .from(patterns)
       .orderBy(asc(patterns.folder), asc(patterns.name))
       .all()
       .map(viewOf);
+    return [...kept, ...SHIPPED_PATTERNS.map((pattern) => ({ ...pattern, keptAt: null }))];
   }
 
   keepJob(job: string, name: string, folder: string): PatternView {
@@ -47,7 +48,7 @@ export class PatternsService {
   }
 
   file(id: string) {
-    return writePattern(this.row(id));
+    return writePattern(this.pattern(id));
   }
 
   change(id: string, change: { name?: string; folder?: string }): PatternView {
@@ -65,7 +66,7 @@ export class PatternsService {
 
   /** Starts a job with a pattern's layout, under the pattern's name. */
   start(id: string): JobView {
-    const { name, job } = this.row(id);
+    const { name, job } = this.pattern(id);
     return this.jobs.keep({ ...job, name });
   }
 
@@ -75,6 +76,11 @@ export class PatternsService {
     return viewOf(row);
   }
 
+  /** A pattern that was kept, or one that comes with the program. */
+  pattern(id: string): Pattern {
+    return SHIPPED_PATTERNS.find((pattern) => pattern.id === id) ?? this.row(id);
+  }
+
   private row(id: string): PatternRow {
     const row = this.db.select().from(patterns).where(eq(patterns.id, id)).get();
     if (!row) throw Problem.notFound("pattern", "This pattern is not in the book any more.");
@@ -82,4 +88,7 @@ export class PatternsService {
   }
 }
 
-const viewOf = (row: PatternRow): PatternView => ({ ...row, createdAt: row.createdAt.toISOString() });
+const viewOf = ({ createdAt, ...row }: PatternRow): PatternView => ({
+  ...row,
+  keptAt: createdAt.toISOString(),
+});

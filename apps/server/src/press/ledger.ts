@@ -40,6 +40,10 @@ export class Ledger {
     });
   }
 
+  has(id: string): boolean {
+    return this.db.select({ id: runs.id }).from(runs).where(eq(runs.id, id)).get() !== undefined;
+  }
+
   row(id: string): RunRow {
     const row = this.db.select().from(runs).where(eq(runs.id, id)).get();
     if (!row) throw Problem.notFound("run", "There is no such run.");

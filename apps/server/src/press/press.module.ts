@@ -16,5 +16,6 @@ import { DigitalService } from "./digital.service.ts";
   imports: [JobsModule, LedgerModule, LiveModule, PaintingModule, PrintersModule],
   controllers: [PressController],
   providers: [ProofsService, RunFiles, MakingService, RunsService, DigitalService],
+  exports: [RunsService],
 })
 export class PressModule {}

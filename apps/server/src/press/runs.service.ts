@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { EventEmitter } from "node:events";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
 import { withHeads, type Job } from "@wide-quilt/core";
 import { PrinterFault } from "@wide-quilt/ipp";
@@ -32,6 +33,8 @@ const TELLING = 150;
  */
 @Injectable()
 export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
+  /** Says “run” of one that came into another state, or that waits for something else. */
+  readonly news = new EventEmitter<{ run: [Run] }>();
   private readonly underWay = new Map<string, Making>();
   private closed = false;
 
@@ -66,18 +69,30 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   start(jobId: string, naming: RunNaming): Promise<Run> {
     const job = this.jobs.job(jobId);
-    return this.add(jobId, job, { ...naming }, naming.print ? this.printerOf(job) : null, new Date(), null);
+    const printer = naming.print ? this.printerOf(job) : null;
+    return this.add(randomUUID(), jobId, job, { ...naming }, printer, new Date(), null);
+  }
+
+  /** Starts a run that somebody gave its name, once: asked again it is the one that is there. */
+  async once(id: string, jobId: string, job: Job, naming: RunNaming, stamp: Date): Promise<Run> {
+    if (this.ledger.has(id)) return this.run(id);
+    return this.add(id, jobId, job, naming, naming.print ? this.printerOf(job) : null, stamp, null);
   }
 
   /** The same once more: the job as it was then, to the byte, beside what is there or over it as it was then. */
   again(id: string): Promise<Run> {
     const row = this.ledger.row(id);
     const { jobId, naming, printer, stamp, createdAt } = row;
-    return this.add(jobId, this.ledger.job(row), naming ?? USUAL_NAMING, printer, stamp ?? createdAt, id);
+    const job = this.ledger.job(row);
+    return this.add(randomUUID(), jobId, job, naming ?? USUAL_NAMING, printer, stamp ?? createdAt, id);
   }
 
   list(jobId?: string): Run[] {
     return this.ledger.newest(SHOWN, jobId).map((row) => this.shown(row));
+  }
+
+  has(id: string): boolean {
+    return this.ledger.has(id);
   }
 
   run(id: string): Run {
@@ -140,6 +155,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private async add(
+    id: string,
     jobId: string,
     asked: Job,
     naming: RunNaming,
@@ -152,7 +168,6 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     const { papers, files } = await this.painters.planRun(job, naming);
     const { format, quality } = job.target.file;
     const names = files.map(({ name }) => name);
-    const id = randomUUID();
     this.ledger.enter(job, {
       id,
       jobId,
@@ -280,7 +295,10 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   private tell(id: string): void {
     clearTimeout(this.soon.get(id));
     this.soon.delete(id);
-    if (!this.closed) this.live.toRuns("run", this.run(id));
+    if (this.closed) return;
+    const run = this.run(id);
+    this.live.toRuns("run", run);
+    this.news.emit("run", run);
   }
 
   private inDoubt(id: string): number | null {

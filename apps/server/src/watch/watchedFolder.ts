@@ -1,5 +1,5 @@
 import { createReadStream, type Stats } from "node:fs";
-import { readdir, stat } from "node:fs/promises";
+import { open, readdir, stat } from "node:fs/promises";
 import { basename, extname, join } from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { watch, type FSWatcher } from "chokidar";
@@ -10,9 +10,10 @@ const PHOTO_FILES: ReadonlySet<string> = new Set([
   ...[".jpg", ".jpeg", ".png", ".webp", ".tif", ".tiff", ".avif", ".heic", ".heif"],
 ]);
 
-/** A file that has not grown for so long is whole, and how often that is looked at, in milliseconds. */
+/** A file that has not grown for so long is whole, one that ends as a JPEG does sooner; and how often that is looked at, in ms. */
 const STILL = 700;
-const LOOKS = 100;
+const STILL_JPEG = 120;
+const LOOKS = 40;
 
 /** How often it is looked whether the folder is still there: a card is pulled, and put in again. */
 const THERE = 1000;
@@ -43,16 +44,23 @@ export class WatchedFolder {
     private readonly known: Map<string, string>,
     private readonly takeIn: TakeIn,
     private readonly onCame: () => void,
+    private readonly onKnown: (file: string, as: string) => void,
   ) {
     this.before = known.size;
   }
 
-  /** Starts to watch. Throws what the system says of a folder that cannot be read. */
-  static async open(path: string, takeIn: TakeIn, onCame: () => void): Promise<WatchedFolder> {
-    const files = (await readdir(path)).filter(isPhotoFile).map((name) => join(path, name));
-    const known = new Map<string, string>();
-    for (const file of files) known.set(file, await stateOf(file));
-    const folder = new WatchedFolder(path, known, takeIn, onCame);
+  /**
+   * Starts to watch. What lies there already stays out, or what is told to be known: the rest is then taken in. `onKnown` hears
+   * of each file that was dealt with. Throws what the system says of a folder that cannot be read.
+   */
+  static async open(
+    path: string,
+    takeIn: TakeIn,
+    onCame: () => void,
+    known?: ReadonlyMap<string, string>,
+    onKnown: (file: string, as: string) => void = () => undefined,
+  ): Promise<WatchedFolder> {
+    const folder = new WatchedFolder(path, new Map(known ?? (await photosIn(path))), takeIn, onCame, onKnown);
     await folder.listen();
     return folder;
   }
@@ -114,12 +122,17 @@ export class WatchedFolder {
 
   /** Takes the one that began first, once it has been still for long enough. */
   private async next(): Promise<void> {
-    const [file] = [...this.waiting].reduce((first, one) =>
-      one[1].began < first[1].began || (one[1].began === first[1].began && one[0] < first[0]) ? one : first,
-    );
-    while (performance.now() - this.waiting.get(file)!.changed < STILL) await sleep(LOOKS);
-    this.waiting.delete(file);
-    await this.take(file);
+    for (;;) {
+      const [file, { changed }] = [...this.waiting].reduce((first, one) =>
+        one[1].began < first[1].began || (one[1].began === first[1].began && one[0] < first[0]) ? one : first,
+      );
+      const still = performance.now() - changed;
+      if (still >= STILL || (still >= STILL_JPEG && (await endsAsJpeg(file)))) {
+        this.waiting.delete(file);
+        return this.take(file);
+      }
+      await sleep(LOOKS);
+    }
   }
 
   private async take(file: string): Promise<void> {
@@ -129,9 +142,12 @@ export class WatchedFolder {
       if (this.known.get(file) === as) return;
       this.known.set(file, as);
       this.put(await this.takeIn(createReadStream(file), name));
+      this.onKnown(file, as);
     } catch (error) {
       // A file that is gone again was not meant for us.
       if ((error as NodeJS.ErrnoException).code === "ENOENT") return;
+      // Not dealt with: it is taken when it comes again, or at the next start.
+      this.known.delete(file);
       this.put({ refused: { name, why: `The file could not be read (${(error as Error).message}).` } });
     }
   }
@@ -144,6 +160,28 @@ export class WatchedFolder {
   private say(fault: string | null): void {
     this.fault = fault;
     this.onCame();
+  }
+}
+
+/** The photos that lie in a folder, and what each is like. */
+export async function photosIn(path: string): Promise<Map<string, string>> {
+  const files = (await readdir(path)).filter(isPhotoFile).map((name) => join(path, name));
+  const known = new Map<string, string>();
+  for (const file of files) known.set(file, await stateOf(file));
+  return known;
+}
+
+/** Whether a file’s last bytes are the end of an image (ITU-T T.81, B.1.1.3: EOI). */
+async function endsAsJpeg(path: string): Promise<boolean> {
+  const file = await open(path).catch(() => null);
+  if (!file) return false;
+  try {
+    const { size } = await file.stat();
+    const end = Buffer.alloc(2);
+    await file.read(end, 0, 2, Math.max(0, size - 2));
+    return end.readUInt16BE() === 0xffd9;
+  } finally {
+    await file.close();
   }
 }
 

@@ -8,6 +8,7 @@ import * as mixed from "./mixed/index.ts";
 import * as portraits from "./portraits/index.ts";
 import * as ruler from "./ruler/index.ts";
 import * as single from "./single/index.ts";
+import * as strips from "./strips/index.ts";
 
 /** A small drawing of the sheet that each kind of job makes. */
 export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
@@ -19,6 +20,7 @@ export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
   portraits: portraits.Picture,
   ruler: ruler.Picture,
   single: single.Picture,
+  strips: strips.Picture,
 };
 
 /** The panels of controls that only one kind’s ticket has. */
@@ -29,4 +31,5 @@ export const KIND_PANELS = {
   ...mixed.panels,
   ...portraits.panels,
   ...single.panels,
+  ...strips.panels,
 };

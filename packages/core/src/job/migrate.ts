@@ -144,6 +144,8 @@ const STEPS: Record<number, (job: Values) => Values> = {
   }),
   // Version 9 had a number of pieces for everyone, and forgot what a list called a photo that was not there yet.
   9: (job) => ({ ...job, version: 10 }),
+  // Version 10 did not know what a job was made at.
+  10: (job) => ({ ...job, version: 11, occasion: null }),
 };
 
 /** How a job of version 6 named things: after their place among the photos, or on their sheets. */

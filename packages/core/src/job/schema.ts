@@ -30,7 +30,7 @@ import { photoRefSchema, pickSchema } from "./stash/schema.ts";
 import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 10;
+export const JOB_VERSION = 11;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -88,6 +88,18 @@ export const cellSchema = z.strictObject({
     .describe("Came from the layout of another kind when the job became Free, and stays with Free"),
 });
 
+/** What a job was made at: a set of an event, whose words can name it. */
+export const occasionSchema = z.strictObject({
+  event: name,
+  set: z.int().min(1).max(LIMITS.sets).describe("Which of the event’s sets it is, from 1"),
+  person: z.string().max(200).describe("Who it is for; empty where nobody said"),
+  at: z
+    .string()
+    .regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/, "must be a day and a time, such as 2026-10-03T14:05:00")
+    .nullable()
+    .describe("When, by the clock on the wall; null for when its first photo was taken"),
+});
+
 const shotsSchema = z.record(shotName as unknown as z.ZodString, shotSchema);
 const cellsSchema = z.record(cellName, cellSchema);
 const sheetsSchema = z.strictObject({
@@ -110,6 +122,7 @@ export const jobSchema = z
     finish: finishSchema,
     target: targetSchema.describe("Where it is made, and how the sheets leave the program"),
     about: aboutSchema.describe("What stands in the files about themselves"),
+    occasion: occasionSchema.nullable().describe("What it was made at; null where nobody said"),
     stash: z
       .array(photoRefSchema)
       .max(LIMITS.stash)
@@ -181,6 +194,7 @@ export type Place = z.infer<typeof placeSchema>;
 export type CellByHand = z.infer<typeof cellSchema>;
 export type SheetSetup = z.infer<typeof sheetSchema>;
 export type Finish = z.infer<typeof finishSchema>;
+export type Occasion = z.infer<typeof occasionSchema>;
 export type Job = z.infer<typeof jobSchema>;
 /** What a job that is of another kind now keeps of a kind. */
 export type Aside = NonNullable<Job["aside"][keyof Job["aside"]]>;

@@ -1,10 +1,10 @@
 import { evenEdges } from "../base/geometry/index.ts";
 import { mm, nearest, um, UM_PER_INCH, type Unit } from "../base/length/index.ts";
-import { paperById, prefersLetter } from "../catalogue/paper/index.ts";
+import { paperById, prefersLetter, type Paper } from "../catalogue/paper/index.ts";
 import { USUAL_ABOUT, USUAL_PRESS } from "../catalogue/press/index.ts";
 import { printerOfJob, PRINTERS, type Printer } from "../catalogue/printer/index.ts";
 import { BARE } from "../finish/style/index.ts";
-import { JOB_VERSION, type Job } from "../job/index.ts";
+import { JOB_VERSION, type Job, type SheetSetup } from "../job/index.ts";
 import { EVERY_PHOTO } from "../job/stash/index.ts";
 import { EACH_ITS_SHEET } from "../solve/slots/index.ts";
 import { kindNamed } from "./registry.ts";
@@ -12,12 +12,20 @@ import type { Kind } from "./tickets.ts";
 
 const LETTER = (({ name, width, height }) => ({ name, width, height }))(paperById("letter"));
 
+/** A paper as a job has it, by the name that readers of letter paper know photo papers by. */
+const named = ({ name, alias, group, width, height }: Paper, letter: boolean): SheetSetup["paper"] => ({
+  name: letter && alias && group === "Photo paper" ? alias : name,
+  width,
+  height,
+});
+
 /** A new job of a kind, with what a reader of this locale would expect to start from, and the unit they like where that is known. */
 export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit): Job {
   const own = kindNamed(kind);
   const letter = prefersLetter(locale);
   const paper = paperById(letter ? own.paper.letter : own.paper.id);
   const printer = PRINTERS[0] as Printer;
+  const begins = own.begins?.(letter);
   return {
     format: "wide-quilt-job",
     version: JOB_VERSION,
@@ -26,18 +34,18 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     // What is round in millimetres is not in inches.
     ticket: own.fresh({ gap: letter ? nearest(UM_PER_INCH / 16) : mm(2), letter, photos: 0 }),
     sheet: {
-      paper: {
-        name: letter && paper.alias && paper.group === "Photo paper" ? paper.alias : paper.name,
-        width: paper.width,
-        height: paper.height,
-      },
+      paper: named(paper, letter),
       lie: "most",
       trim: null,
       margins: evenEdges(own.margins?.[letter ? "letter" : "metric"] ?? um(0)),
-      safe: um(0),
+      safe: begins?.safe ?? um(0),
       facing: null,
     },
-    impose: letter ? { ...EACH_ITS_SHEET, paper: LETTER, gap: nearest(UM_PER_INCH / 8) } : EACH_ITS_SHEET,
+    impose: {
+      ...EACH_ITS_SHEET,
+      ...(letter && { paper: LETTER, gap: nearest(UM_PER_INCH / 8) }),
+      ...(begins && { ...begins.impose, paper: named(paperById(begins.onPaper), letter) }),
+    },
     finish: {
       marks: { kind: own.marks, length: mm(4), width: um(150), colour: "#20242c" },
       outline: null,
@@ -51,6 +59,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
       ...USUAL_PRESS,
     },
     about: USUAL_ABOUT,
+    occasion: null,
     stash: [],
     numbered: 0,
     pick: EVERY_PHOTO,

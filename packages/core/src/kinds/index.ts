@@ -24,3 +24,5 @@ export { rulerLengths } from "./ruler/index.ts";
 export { OUTLINE_COLOURS } from "./say.ts";
 export { freshJob } from "./fresh.ts";
 export { JOB_KINDS, kindNamed, kindOf, layOut } from "./registry.ts";
+export { shotsOf, STRIP_LAYOUTS, type StripLayout } from "./strips/layouts.ts";
+export { STRIP_LIMITS } from "./strips/ticket.ts";

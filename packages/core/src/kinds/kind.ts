@@ -4,6 +4,7 @@ import type { DocumentRule } from "../catalogue/rules/index.ts";
 import type { StyleChange } from "../finish/style/index.ts";
 import type { Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { Photos } from "../photo/record/index.ts";
+import type { Impose } from "../solve/slots/index.ts";
 import type { PhotoId, ShotName } from "../schema/index.ts";
 import type { KindFinding, KindMend, Looked } from "./finding.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
@@ -59,6 +60,8 @@ export interface KindOf<K extends Kind> {
   withOthers?(ticket: TicketOf<K>): TicketOf<K>;
   /** The ticket as it is kept for other photos. */
   withoutPhotos?(ticket: TicketOf<K>, stash: readonly PhotoRef[]): TicketOf<K>;
+  /** How its pages come onto paper at first, where a page is not a sheet, and how near to a cut nothing important comes. */
+  begins?(letter: boolean): { impose: Partial<Impose>; onPaper: string; safe: Um };
   /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
   wears?: StyleChange;
   margins?: { metric: Um; letter: Um };
@@ -102,6 +105,7 @@ export interface KindOf<K extends Kind> {
 
 /** What a kind does with its ticket, for whoever does not know which kind it is. */
 export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
+  begins?: KindOf<Kind>["begins"];
   fresh(from: FreshFrom): Ticket;
   layOut(job: Job, photos: Photos): Layout;
   say(job: Job, words: TicketWords, sums: LayoutSums): TicketPart[];

@@ -37,6 +37,9 @@ export interface LaidCell extends Slot {
   finished: Rect;
   /** The turn of the whole piece, its photo included. */
   turn: Quarter;
+  /** Its tilt about its middle, degrees clockwise, and whether it lies over those of a lower number; 0 where left out. */
+  angle?: number;
+  order?: number;
   /** A name that is printed under the upright piece, outside its trim. */
   caption?: string;
   /** Where words under the cell stand, where that is not right below it. */
@@ -49,6 +52,8 @@ export interface LaidWords {
   text: string;
   type: Type;
   box: Rect;
+  /** Lines at most; 2 where left out. */
+  lines?: number;
 }
 
 /** How the computed layout comes to its number of pieces, for the line of sums. */

@@ -10,6 +10,7 @@ import { mixed } from "./mixed/index.ts";
 import { portraits } from "./portraits/index.ts";
 import { ruler } from "./ruler/index.ts";
 import { single } from "./single/index.ts";
+import { strips } from "./strips/index.ts";
 import type { Kind } from "./tickets.ts";
 
 /** Every kind of job, in the order in which they are offered. */
@@ -20,6 +21,7 @@ export const JOB_KINDS: readonly JobKind[] = [
   single,
   contact,
   collage,
+  strips,
   free,
   ruler,
 ];

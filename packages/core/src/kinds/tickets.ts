@@ -7,6 +7,7 @@ import { mixedPiece, mixedTicket } from "./mixed/ticket.ts";
 import { person, portraitsTicket } from "./portraits/ticket.ts";
 import { rulerTicket } from "./ruler/ticket.ts";
 import { singleTicket } from "./single/ticket.ts";
+import { stripsTicket } from "./strips/ticket.ts";
 
 const ALL = [
   copiesTicket,
@@ -15,6 +16,7 @@ const ALL = [
   singleTicket,
   contactTicket,
   collageTicket,
+  stripsTicket,
   freeTicket,
   rulerTicket,
 ] as const;

@@ -202,7 +202,7 @@ function sheetPlan(
       items,
       laid.words ?? [],
       graphics.stamps,
-      sources.sheetOnly(at),
+      sources.ofPage(cells, at),
       graphics.proportions,
     ),
     marks: marksOf(job, laid, standing, () => {
@@ -252,6 +252,9 @@ function mayLose({ target }: Job, { width, height }: Size): Edges {
 
 const NOTHING: CellPlan["styled"] = [];
 
+/** How a cell is tilted: by hand, or by its layout. */
+const angleOf = ({ place, angle }: Standing): number => place?.angle ?? angle ?? 0;
+
 function cellPlans(
   job: Job,
   photos: Photos,
@@ -261,12 +264,13 @@ function cellPlans(
   at: PageOfJob,
 ): CellPlan[] {
   const pictureOf = pictures(job, photos);
-  const byHand = standing.some(({ place }) => place !== null);
-  const rects = byHand ? standing.filter(({ place }) => !place?.angle).map(({ finished }) => finished) : [];
+  const byHand = standing.some(({ place, angle }) => place !== null || angle !== undefined);
+  const rects = byHand ? standing.filter((cell) => angleOf(cell) === 0).map(({ finished }) => finished) : [];
   const plans = standing.map((cell, i): CellPlan & { order: number } => {
     const { key, slot, shot, photo, finished, turn, place } = cell;
     const toCover = coverOf(finished, job, edges);
-    const apart = byHand ? { neighbours: place?.angle ? [] : rects } : { gap: job.ticket.gap };
+    const angle = angleOf(cell);
+    const apart = byHand ? { neighbours: angle === 0 ? rects : [] } : { gap: job.ticket.gap };
     const image = imageOf(finished, toCover, edges, standing.length === 1 ? { neighbours: [] } : apart);
     const ownStyle = job.cells[key]?.style;
     const style = styleOfCell(all, ownStyle);
@@ -281,7 +285,7 @@ function cellPlans(
       shot,
       finished,
       ...frame,
-      angle: place?.angle ?? 0,
+      angle,
       turn,
       photo,
       paints: photo === null ? null : (job.backdrops[photo]?.made ?? photo),
@@ -303,7 +307,7 @@ function cellPlans(
         cell.otherSlot || isByHand(shown.sits, shown.computed) || (cell.of !== null && cell.of !== photo),
       placed: place !== null,
       locked: place?.locked ?? false,
-      order: place?.order ?? 0,
+      order: place?.order ?? cell.order ?? 0,
     };
   });
   return plans.sort((a, b) => a.order - b.order).map(({ order: _order, ...plan }) => plan);

@@ -93,7 +93,7 @@ export function sheetInk(
     );
   return [
     ...inkOf("block"),
-    ...laid.flatMap(({ text, type, box }) => words(text, type, box, LINES.laid)),
+    ...laid.flatMap(({ text, type, box, lines }) => words(text, type, box, lines ?? LINES.laid)),
     ...inkOf("words"),
     ...stamped,
   ];

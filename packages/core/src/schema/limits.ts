@@ -49,6 +49,8 @@ export const LIMITS = {
   /** Photos that a search for a collage that crops nothing takes on. */
   wholeCollage: 120,
   sheets: 10_000,
+  /** Sets of one event. */
+  sets: 99_999,
   ppi: { least: 36, most: 2400 },
   /** Heads that are looked for in one photo. */
   heads: 32,

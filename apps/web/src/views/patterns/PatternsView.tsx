@@ -37,7 +37,7 @@ export function PatternsView() {
             {failure}
           </p>
         )}
-        {patterns?.length === 0 && <Empty />}
+        {patterns?.every(({ keptAt }) => keptAt === null) && <Empty />}
         {folders.map((folder) => (
           <section key={folder} aria-label={folder || "No folder"} className="mb-9">
             <h2 className="mb-4 flex items-center gap-2 text-[15px] font-semibold">
@@ -70,7 +70,7 @@ function Empty() {
 }
 
 function PatternCard({ pattern, act }: { pattern: PatternView; act: PatternActs }) {
-  const { id, name, folder, job } = pattern;
+  const { id, name, folder, job, keptAt } = pattern;
   const [changes, setChanges] = useState<"name" | "folder" | null>(null);
   const { sheet, total } = useMemo(() => {
     const sheets = arrange(job, {});
@@ -111,12 +111,16 @@ function PatternCard({ pattern, act }: { pattern: PatternView; act: PatternActs 
         <button type="button" className={`${button.main} grow`} onClick={() => act.start(pattern)}>
           Start a job
         </button>
-        <SmallAct label={`Rename ${name}`} onClick={() => setChanges("name")}>
-          <PenLine size={15} aria-hidden />
-        </SmallAct>
-        <SmallAct label={`Folder of ${name}`} onClick={() => setChanges("folder")}>
-          <FolderOpen size={15} aria-hidden />
-        </SmallAct>
+        {keptAt !== null && (
+          <>
+            <SmallAct label={`Rename ${name}`} onClick={() => setChanges("name")}>
+              <PenLine size={15} aria-hidden />
+            </SmallAct>
+            <SmallAct label={`Folder of ${name}`} onClick={() => setChanges("folder")}>
+              <FolderOpen size={15} aria-hidden />
+            </SmallAct>
+          </>
+        )}
         <a
           href={address.patternFile(id)}
           download
@@ -126,9 +130,11 @@ function PatternCard({ pattern, act }: { pattern: PatternView; act: PatternActs 
         >
           <Download size={15} aria-hidden />
         </a>
-        <SmallAct label={`Take ${name} out of the book`} onClick={() => act.remove(pattern)}>
-          <Trash2 size={15} aria-hidden />
-        </SmallAct>
+        {keptAt !== null && (
+          <SmallAct label={`Take ${name} out of the book`} onClick={() => act.remove(pattern)}>
+            <Trash2 size={15} aria-hidden />
+          </SmallAct>
+        )}
       </div>
     </li>
   );

@@ -91,9 +91,12 @@ export const PAPERS: readonly Paper[] = [
   sheet("Art", INCH_TRADE, "art-18x24", "18 × 24 in", "46 × 61 cm", 18, 24),
 ];
 
+/** Half of 10 × 15 cm lengthwise: the page that strips are cut to. No paper that is stocked, so that it is not offered as one. */
+export const STRIP: Paper = photoInch("strip", "5 × 15 cm", 2, 6, "2 × 6 in");
+
 /** The built-in paper with this id. Throws a RangeError when there is none. */
 export function paperById(id: string): Paper {
-  const paper = PAPERS.find((p) => p.id === id);
+  const paper = [...PAPERS, STRIP].find((p) => p.id === id);
   if (!paper) throw new RangeError(`There is no paper “${id}”`);
   return paper;
 }

@@ -129,6 +129,11 @@ const BY_HAND: Record<Kind, JobEdit[]> = {
     { do: "style cells", cells: ["2.1"], change: { border: null } },
     { do: "place", cells: { "1.2": { place: by(20, 30) } } },
   ],
+  strips: [
+    { do: "ticket", change: { lines: [{ cells: 2, share: 1 }], tilts: [{ shot: 2, angle: 5, size: 1 }] } },
+    { do: "place", cells: { "2.1": { place: by(10, 30, "2") } } },
+    { do: "style cells", cells: ["1.2"], change: { border: null } },
+  ],
   free: [
     { do: "add cells", cells: [{ place: by(10, 10), photo: "a2" }] },
     { do: "add cells", cells: [{ place: by(60, 10), photo: "a1" }] },

@@ -14,6 +14,10 @@ export interface FieldSource {
   /** Columns of a list, by their headings. */
   own: Readonly<Record<string, string>>;
   job: string;
+  /** What it was made at, which of its sets it is, and whose; the job and its page where nobody said. */
+  event?: string;
+  set?: number;
+  person?: string;
   /** Of the pages that someone will hold, and of the sheets of paper that they are printed on. */
   page: number;
   pages: number;
@@ -130,6 +134,14 @@ export const FIELDS: readonly Field[] = [
   { name: "rating", about: "how many stars it has", write: ({ stars }) => (stars ? `${stars} of 5` : "") },
   { name: "tags", about: "its tags", write: ({ tags }) => tags?.join(", ") ?? "" },
   { name: "folder", about: "its folder", write: ({ folder }) => folder ?? "" },
+  { name: "event", about: "the event’s name, or the job’s", write: ({ event, job }) => event ?? job },
+  {
+    name: "set",
+    about: "the set’s number",
+    ways: DIGITS,
+    write: ({ set, page }, way) => counted(set ?? page, way),
+  },
+  { name: "person", about: "who it is for", write: ({ person }) => person ?? "" },
   { name: "job", about: "the job’s name", write: ({ job }) => job },
   {
     name: "page",

@@ -1,9 +1,9 @@
-import { grown, rectOf, waysToLie, type Rect, type Size } from "../../base/geometry/index.ts";
+import { grown, waysToLie, type Rect, type Size } from "../../base/geometry/index.ts";
 import { um } from "../../base/length/index.ts";
 import { remembered } from "../../base/remembered.ts";
 import { layoutArea, type Job } from "../../job/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
-import { LIMITS, numberedSheet, photoCell, photoNumber, placeCell, placeNumber } from "../../schema/index.ts";
+import { LIMITS, numberedSheet, photoCell, photoNumber } from "../../schema/index.ts";
 import {
   byCounts,
   filled,
@@ -15,6 +15,7 @@ import {
 } from "../../solve/collage/index.ts";
 import { isOut, photoFlow, waitingSlot, type Flowing } from "../flow.ts";
 import type { LaidCell, Layout } from "../layout.ts";
+import { photosInPlaces } from "../places.ts";
 import type { TicketOf } from "../tickets.ts";
 
 type CollageTicket = TicketOf<"collage">;
@@ -57,7 +58,14 @@ export function layOutCollage(job: Job, ticket: CollageTicket, photos: Photos): 
   }
   const { cells, crop, arrangement } = way.divided;
   const rects = cells.map((cell) => ({ ...cell, x: um(way.area.x + cell.x), y: um(way.area.y + cell.y) }));
-  const laid = counted ? inPlaces(job, ticket, coming, rects) : [oneEach(job, coming, rects)];
+  const laid = counted
+    ? photosInPlaces(
+        job,
+        ticket.sheets,
+        coming,
+        rects.map((finished) => ({ finished })),
+      )
+    : [oneEach(job, coming, rects)];
   const grid = ticket.way === "grid";
   return {
     // A sheet whose places were all taken out is none.
@@ -83,47 +91,6 @@ const oneEach = ({ numbered }: Job, coming: readonly Flowing[], rects: readonly 
   rects.map((finished, i): LaidCell => {
     const { slot, shot, of, photo } = coming[i] ?? waitingSlot(numbered + i + 1);
     return { key: photoCell(photoNumber(slot)!), slot, shot, of, photo, finished, turn: 0 };
-  });
-
-/**
- * Places that photos come to in their order, on as many sheets as they fill. A place that was taken out, or given the photo
- * of a shot of its own, is passed over; one that was put by hand stays when the sheet has fewer of them by now.
- */
-function inPlaces(
-  job: Job,
-  { sheets }: CollageTicket,
-  coming: readonly Flowing[],
-  rects: readonly Rect[],
-): LaidCell[][] {
-  const flow = photoFlow(job);
-  const laid: LaidCell[][] = [];
-  let next = 0;
-  do {
-    const sheet = laid.length + 1;
-    const here = [
-      ...rects.map((finished, i) => ({ key: placeCell(sheet, i + 1), finished })),
-      ...putByHand(job, sheet, rects.length),
-    ].filter(({ key }) => !job.cells[key]?.gone);
-    laid.push(
-      here.map(({ key, finished }): LaidCell => {
-        const own = job.cells[key]?.shot;
-        const { slot, shot, of, photo } =
-          own !== undefined
-            ? flow.at(own)
-            : (coming[next] ?? waitingSlot(job.numbered + 1 + next - coming.length));
-        if (own === undefined) next++;
-        return { key, slot, shot, of, photo, finished, turn: 0 };
-      }),
-    );
-  } while (sheets === "all" && next < coming.length);
-  return laid;
-}
-
-/** Places of a sheet that were put by hand and are beyond those that it has now. */
-const putByHand = ({ cells }: Job, sheet: number, places: number) =>
-  Object.entries(cells).flatMap(([key, { place }]) => {
-    const number = placeNumber(key, sheet);
-    return place && number !== null && number > places ? [{ key, finished: rectOf(place) }] : [];
   });
 
 /** Width over height of the photo in each cell, in the order in which they come. */

@@ -120,12 +120,13 @@ function overNeighbours({ job, sheets, words: write }: Inspection): Finding[] {
   ];
 }
 
-function unknown({ job }: Inspection): Finding[] {
+function unknown({ job, layout }: Inspection): Finding[] {
   const columns = [...new Set(Object.values(job.list).flatMap((row) => Object.keys(row)))];
   const templates = [
     styleOfAll(job).caption?.text,
     ...Object.values(job.cells).map(({ style }) => style?.caption?.text),
     ...Object.values(job.texts).map(({ text }) => text),
+    ...layout.sheets.slice(0, 1).flatMap(({ words }) => words?.map(({ text }) => text)),
     ...Object.values(job.blocks).flatMap(({ title, columns, rows }) => [
       title,
       ...columns.map(({ heading }) => heading),

@@ -1,0 +1,55 @@
+import { ApiProperty } from "@nestjs/swagger";
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+} from "class-validator";
+import { EVENT_LIMITS, type EventEntry, type EventSetup } from "@wide-quilt/core";
+
+export class StartEvent {
+  @ApiProperty({ example: "Open day at the hide" })
+  @IsString()
+  @Matches(/\S/, { message: "must not be empty" })
+  @Length(1, 200)
+  name!: string;
+
+  @ApiProperty({ description: "Patterns of the book that its sets can be, the usual one first" })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(EVENT_LIMITS.patterns)
+  @IsString({ each: true })
+  patterns!: string[];
+}
+
+export class SetUpEvent {
+  @ApiProperty({ type: "object", additionalProperties: true, description: "What it takes and does" })
+  @IsObject()
+  setup!: EventSetup;
+
+  @ApiProperty({
+    required: false,
+    description: "What leaves the guests’ page: 4 to 8 digits; empty for nothing",
+  })
+  @IsOptional()
+  @IsString()
+  @Matches(/^(\d{4,8})?$/, { message: "must be 4 to 8 digits" })
+  pin?: string;
+}
+
+export class TellEvent {
+  @ApiProperty({ type: "object", additionalProperties: true, description: "What happened" })
+  @IsObject()
+  entry!: EventEntry;
+}
+
+export class LeaveGuests {
+  @ApiProperty()
+  @IsString()
+  @Length(1, 8)
+  pin!: string;
+}

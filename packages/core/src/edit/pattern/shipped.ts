@@ -1,0 +1,43 @@
+import { paperById } from "../../catalogue/paper/index.ts";
+import { freshJob, STRIP_LAYOUTS, type StripLayout, type TicketOf } from "../../kinds/index.ts";
+import { applyEdit } from "../apply.ts";
+import type { JobEdit } from "../schema.ts";
+import type { Pattern } from "./pattern.ts";
+
+/** A pattern that comes with the program, under a name of its own in addresses. */
+export interface ShippedPattern extends Pattern {
+  id: string;
+}
+
+/** Divides strips another way: page, shots and what is behind them; the words stay, in a colour that is read on it. */
+export function stripEdits(
+  { page, ticket, ground }: StripLayout,
+  words: TicketOf<"strips">["words"],
+): JobEdit[] {
+  const { name, width, height } = paperById(page.paper);
+  const colour = ground?.words ?? INK;
+  return [
+    { do: "ticket", change: { ...ticket, words: { ...words, type: { ...words.type, colour } } } },
+    { do: "sheet", change: { paper: { name, width, height }, lie: page.lie } },
+    // A whole card is a sheet; strips are cut from one.
+    { do: "impose", change: { way: page.paper === "strip" ? "several" : "one" } },
+    {
+      do: "ground",
+      ground: ground && { kind: "gradient", top: ground.top, bottom: ground.bottom },
+    },
+  ];
+}
+
+const INK = "#20242c";
+
+/** The patterns that come with the program: a folder of strips and cards. */
+export const SHIPPED_PATTERNS: readonly ShippedPattern[] = STRIP_LAYOUTS.map((layout) => {
+  const fresh = freshJob("strips", layout.name);
+  const { words } = fresh.ticket as TicketOf<"strips">;
+  return {
+    id: `ships-${layout.name.toLowerCase().replace(/[^a-z]+/g, "-")}`,
+    name: layout.name,
+    folder: "Strips and cards",
+    job: stripEdits(layout, words).reduce(applyEdit, fresh),
+  };
+});
