@@ -43,6 +43,18 @@ const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
         },
         {
+          path: "/booth",
+          lazy: async () => ({ Component: (await import("./views/booth/EventsView.tsx")).EventsView }),
+        },
+        {
+          path: "/booth/:id",
+          lazy: async () => ({ Component: (await import("./views/booth/OperatorView.tsx")).OperatorView }),
+        },
+        {
+          path: "/booth/:id/guest",
+          lazy: async () => ({ Component: (await import("./views/booth/guest/GuestView.tsx")).GuestView }),
+        },
+        {
           path: "/runs",
           lazy: async () => ({ Component: (await import("./views/runs/RunsView.tsx")).RunsView }),
         },

@@ -1,6 +1,8 @@
 import {
   readJob,
   type BackdropFill,
+  type EventEntry,
+  type EventSetup,
   type Face,
   type JobEdit,
   type Kind,
@@ -12,6 +14,8 @@ import {
 import type { PrinterCan } from "@wide-quilt/ipp";
 import type {
   DemoView,
+  EventCard,
+  EventView,
   GraphicView,
   HeadSearch,
   JobCardView,
@@ -102,6 +106,7 @@ async function problemOf(response: Response): Promise<Error> {
   return new NoAnswer();
 }
 
+const event = (id: string) => `/events/${encodeURIComponent(id)}`;
 const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 
 /** A job that came is read by the schema of this page: the server may be a newer one. Throws NotReadable. */
@@ -188,6 +193,16 @@ export const server = {
   printerCan: (address: string) => ask<PrinterCan>("POST", "/printers/can", { address }),
   kept: () => ask<KeptView>("GET", "/kept"),
   clearKept: (what: KeptPart["what"]) => ask<KeptView>("POST", "/kept/clear", { what }),
+  listEvents: () => ask<EventCard[]>("GET", "/events"),
+  startEvent: (name: string, patterns: string[]) => ask<EventView>("POST", "/events", { name, patterns }),
+  event: (id: string) => ask<EventView>("GET", event(id)),
+  setUpEvent: (id: string, setup: EventSetup, pin?: string) =>
+    ask<void>("PUT", `${event(id)}/setup`, { setup, pin }),
+  tellEvent: (id: string, entry: EventEntry) => ask<void>("POST", `${event(id)}/entries`, { entry }),
+  eventShot: (id: string, photo: Blob, name: string) =>
+    ask<TakenIn>("POST", `${event(id)}/shots?name=${encodeURIComponent(name)}`, photo),
+  takeOldPhotos: (id: string) => ask<void>("POST", `${event(id)}/old-photos`),
+  leaveGuests: (id: string, pin: string) => ask<void>("POST", `${event(id)}/leave`, { pin }),
   importPrinters: (file: unknown) => ask<Printer[]>("POST", "/printers/import", file),
 };
 
@@ -216,6 +231,9 @@ export const address = {
     if (runs) query.set("runs", "true");
     return `${BASE}/api/follow?${query}`;
   },
+  /** Where what happens at an event is pushed. */
+  followEvent: (id: string) =>
+    `${BASE}/api/follow?${new URLSearchParams({ client: thisWindow.name, event: id })}`,
   health: `${BASE}/health`,
   download: (run: string) => `${BASE}/api/runs/${run}/download`,
 };

@@ -1,12 +1,19 @@
 import type { SerializedError } from "@reduxjs/toolkit";
 import { createApi, fakeBaseQuery } from "@reduxjs/toolkit/query/react";
 import type { Printer } from "@wide-quilt/core";
-import type { JobSummary, KeptView, PatternView, ProfileView, StyleView } from "@wide-quilt/server/contract";
+import type {
+  EventCard,
+  JobSummary,
+  KeptView,
+  PatternView,
+  ProfileView,
+  StyleView,
+} from "@wide-quilt/server/contract";
 import { server } from "./client.ts";
 import { sentenceOf } from "./problem.ts";
 
 /** The lists that the server keeps; a change of one names it, and whoever looks at it has it anew. */
-const LISTS = ["jobs", "patterns", "styles", "printers", "profiles", "kept"] as const;
+const LISTS = ["jobs", "patterns", "styles", "printers", "profiles", "kept", "events"] as const;
 export type Listed = (typeof LISTS)[number];
 
 type Answer<T> = { data: T } | { error: string };
@@ -50,6 +57,10 @@ export const queries = createApi({
       queryFn: asking(() => server.listProfiles()),
       providesTags: ["profiles"],
     }),
+    events: query<EventCard[], void>({
+      queryFn: asking(() => server.listEvents()),
+      providesTags: ["events"],
+    }),
     kept: query<KeptView, void>({ queryFn: asking(() => server.kept()), providesTags: ["kept"] }),
   }),
 });
@@ -61,6 +72,7 @@ export const {
   usePrintersQuery,
   useProfilesQuery,
   useKeptQuery,
+  useEventsQuery,
 } = queries;
 
 /** Why a list did not come, in a sentence; null where it came. */

@@ -99,7 +99,7 @@ function Lines({ ticket, set }: Props) {
           { value: "columns", text: "Columns" },
         ]}
       />
-      <ol className="flex max-h-48 flex-col gap-1.5 overflow-y-auto">
+      <ol className="flex max-h-64 flex-col gap-1.5 overflow-y-auto">
         {lines.map((line, i) => (
           <li key={i} className="grid grid-cols-[5.5rem_1fr_1fr] items-end gap-2 text-[13px]">
             <span className="pb-2 text-ink-2">

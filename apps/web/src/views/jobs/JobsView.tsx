@@ -1,4 +1,4 @@
-import { BookMarked, FileInput, ListChecks, Ruler, Trash2, Undo2 } from "lucide-react";
+import { BookMarked, FileInput, ListChecks, PartyPopper, Ruler, Trash2, Undo2 } from "lucide-react";
 import { Link } from "react-router";
 import { PageHead } from "../../app/PageHead.tsx";
 
@@ -17,6 +17,10 @@ export function JobsView() {
         <Link to="/patterns" className={button.plain}>
           <BookMarked size={16} aria-hidden />
           Pattern book
+        </Link>
+        <Link to="/booth" className={button.plain}>
+          <PartyPopper size={16} aria-hidden />
+          Events
         </Link>
         <Link to="/sizes" className={button.plain}>
           <Ruler size={16} aria-hidden />

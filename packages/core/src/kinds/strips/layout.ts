@@ -49,13 +49,14 @@ export function layOutStrips(job: Job, ticket: StripsTicket): Layout {
 }
 
 /** The area of the shots, and the room for words beside it; null where there is none. */
-function parted(area: Rect, { room, roomAt }: StripsTicket): { shots: Rect; words: Rect | null } {
+function parted(area: Rect, { room, roomAt, gap }: StripsTicket): { shots: Rect; words: Rect | null } {
   if (room === 0) return { shots: area, words: null };
   const [side, other] = SIDES[roomAt];
   const beside = side === "left" || side === "right" ? area.width : area.height;
   return {
     shots: inset(area, { ...NO_EDGES, [side]: room }),
-    words: inset(area, { ...NO_EDGES, [other]: um(beside - room) }),
+    // As far from the shots as they are from each other.
+    words: inset(area, { ...NO_EDGES, [other]: um(beside - room + Math.min(gap, room >> 1)) }),
   };
 }
 

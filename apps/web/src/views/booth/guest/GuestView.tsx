@@ -1,0 +1,302 @@
+import type { EventEntry } from "@wide-quilt/core";
+import type { EventView } from "@wide-quilt/server/contract";
+import { Lock, Volume2, VolumeX } from "lucide-react";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { useNavigate, useParams } from "react-router";
+import { server } from "../../../api/client.ts";
+import { useTitle } from "../../../app/useTitle.ts";
+import { SetPicture } from "../SetPicture.tsx";
+import { useEvent } from "../useEvent.ts";
+import { Looking } from "./Looking.tsx";
+import { Posing } from "./Posing.tsx";
+import { BOOTH, guestStep, type Guest } from "./step.ts";
+import { useBeep } from "./useBeep.ts";
+import { useCountdown } from "./useCountdown.ts";
+
+/** Seconds that the thanks stay. */
+const THANKS = 15;
+
+/** What guests see: nothing but the next step, by touch, by any key, or by itself. */
+export function GuestView() {
+  const { id = "" } = useParams();
+  const { view, isHeard, tell } = useEvent(id);
+  useTitle(view?.name ?? "Booth");
+  return (
+    <main className="fixed inset-0 z-[60] bg-chrome text-ink select-none">
+      {view ? (
+        <Steps view={view} isHeard={isHeard} tell={tell} />
+      ) : (
+        <p className="flex h-full items-center justify-center text-[6vmin] text-ink-2">One moment …</p>
+      )}
+    </main>
+  );
+}
+
+interface Props {
+  view: EventView;
+  isHeard: boolean;
+  tell(entry: EventEntry): Promise<void>;
+}
+
+function Steps({ view, isHeard, tell }: Props) {
+  const { id, state } = view;
+  const [guest, setGuest] = useState<Guest>({ at: "rest" });
+  const { isOn, turn, beep } = useBeep();
+  const step = guestStep(guest, state);
+  const several = state.setup.patterns.length > 1;
+  const begin = () => setGuest(several ? { at: "choosing" } : { at: "posing" });
+  const choose = (pattern: string) => {
+    void tell({ do: "choose", party: BOOTH, pattern });
+    setGuest({ at: "posing" });
+  };
+  const print = (set: number, copies: number) => {
+    void tell({ do: "accept", set, copies });
+    setGuest({ at: "done", set });
+  };
+  const shoot = useCallback(
+    async (photo: Blob) => {
+      const name = `Guests ${new Date().toISOString().replaceAll(/[:.]/g, "-")}.jpg`;
+      return "photo" in (await server.eventShot(id, photo, name));
+    },
+    [id],
+  );
+  // A set that is not looked at is done with its last shot.
+  const last = state.sets.findLast((set) => set.party === BOOTH);
+  const isDone = guest.at === "posing" && last?.state === "printing" && last.full !== null;
+  const begun = useRef(state.sets.length);
+  useEffect(() => {
+    if (guest.at !== "posing") begun.current = state.sets.length;
+    else if (isDone && last.number > begun.current) setGuest({ at: "done", set: last.number });
+  }, [guest, isDone, last, state.sets.length]);
+  useAnyKey(
+    step.shows === "rest" && state.setup.camera
+      ? begin
+      : step.shows === "looking"
+        ? () => print(step.set.number, state.setup.copies)
+        : step.shows === "done"
+          ? () => setGuest({ at: "rest" })
+          : null,
+  );
+  const pattern = step.shows === "posing" ? view.patterns[step.pattern] : undefined;
+  return (
+    <>
+      {!isHeard && (
+        <p
+          role="status"
+          className="absolute inset-x-0 top-0 z-10 bg-ink p-[1vmin] text-center text-[3vmin] text-white"
+        >
+          One moment please …
+        </p>
+      )}
+      {step.shows === "closed" && <Words head="Thank you for coming" text="This booth is closed." />}
+      {step.shows === "rest" && <Rest view={view} onBegin={begin} />}
+      {step.shows === "choosing" && <Choosing view={view} onChoose={choose} />}
+      {step.shows === "posing" && pattern && (
+        <Posing step={step} pattern={pattern} held={!isHeard} beep={beep} onShot={shoot} />
+      )}
+      {step.shows === "looking" && (
+        <Looking
+          key={step.set.number}
+          view={view}
+          set={step.set}
+          setup={state.setup}
+          onRetake={(place) => {
+            void tell({ do: "retake", set: step.set.number, place });
+            setGuest({ at: "posing" });
+          }}
+          onPrint={(copies) => print(step.set.number, copies)}
+        />
+      )}
+      {step.shows === "done" && <Thanks view={view} step={step} onOver={() => setGuest({ at: "rest" })} />}
+      <div className="absolute right-[1.5vmin] bottom-[1.5vmin] z-10 flex gap-[1vmin] opacity-60">
+        <button
+          type="button"
+          aria-label={isOn ? "Turn the sound off" : "Turn the sound on"}
+          className="rounded-full bg-white/80 p-[1.2vmin]"
+          onClick={turn}
+        >
+          {isOn ? (
+            <Volume2 aria-hidden className="size-[3vmin]" />
+          ) : (
+            <VolumeX aria-hidden className="size-[3vmin]" />
+          )}
+        </button>
+        <Leave id={id} hasPin={view.hasPin} />
+      </div>
+    </>
+  );
+}
+
+/** Any key is the next step: a large button on a foot switch is a key. */
+function useAnyKey(act: (() => void) | null): void {
+  const now = useRef(act);
+  useEffect(() => {
+    now.current = act;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || event.key === "Tab") return;
+      if (!now.current || target.matches("button, input")) return;
+      event.preventDefault();
+      now.current();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+}
+
+const SHOWN = 3;
+
+function Rest({ view, onBegin }: { view: EventView; onBegin(): void }) {
+  const sets = view.state.sets.filter(({ state }) => state === "printing").slice(-SHOWN);
+  const lean = [-5, 3, -2];
+  return (
+    <button
+      type="button"
+      className="flex h-full w-full items-center justify-center gap-[8vmin] bg-[#dfe8ea] p-[5vmin] text-left portrait:flex-col"
+      disabled={!view.state.setup.camera}
+      onClick={onBegin}
+    >
+      <span className="block">
+        <span className="block max-w-[7em] text-[11vmin] leading-[1.05] font-[700]">
+          Take your photos home
+        </span>
+        <span className="mt-[4vmin] block text-[4.5vmin] text-ink-2">
+          {view.state.setup.camera ? "Touch here, or press the big button" : "Step in front of the camera"}
+        </span>
+      </span>
+      {sets.length > 0 && (
+        <span aria-hidden className="flex gap-[3vmin]">
+          {sets.map((set, i) => (
+            <span key={set.number} style={{ rotate: `${lean[i]}deg` }}>
+              <SetPicture view={view} set={set} className="h-[58vh] max-w-[24vw] portrait:h-[36vh]" />
+            </span>
+          ))}
+        </span>
+      )}
+    </button>
+  );
+}
+
+function Choosing({ view, onChoose }: { view: EventView; onChoose(pattern: string): void }) {
+  const empty = { number: 1, party: BOOTH, crops: {}, state: "filling", full: null } as const;
+  const [begun] = useState(() => Date.now());
+  return (
+    <div className="flex h-full flex-col items-center justify-center gap-[5vmin] p-[5vmin]">
+      <h1 className="text-[8vmin] font-[680]">Which one?</h1>
+      <ul className="flex flex-wrap justify-center gap-[4vmin]">
+        {view.state.setup.patterns.map(({ id, name, shots }) => (
+          <li key={id}>
+            <button
+              type="button"
+              className="flex h-[52vmin] w-[40vmin] flex-col items-center justify-between gap-[2vmin] rounded-[2vmin] border border-line bg-white p-[2.5vmin]"
+              onClick={() => onChoose(id)}
+            >
+              <SetPicture
+                view={view}
+                set={{ ...empty, begun, pattern: id, shots: Array.from({ length: shots }, () => null) }}
+                className="h-[36vmin] max-w-full"
+              />
+              <span className="text-[3.4vmin] font-semibold">{name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Thanks({
+  view,
+  step: { set, before },
+  onOver,
+}: {
+  view: EventView;
+  step: { set: EventView["state"]["sets"][number]; before: number | null };
+  onOver(): void;
+}) {
+  useCountdown(`${set.number}`, THANKS, onOver);
+  const print = view.state.prints.find((one) => one.set === set.number);
+  const trouble = print?.state === "doubt" || print?.state === "failed";
+  const place =
+    before === null
+      ? "Take them along. Thank you for coming!"
+      : trouble
+        ? "It takes a little longer; somebody looks after it."
+        : before === 0
+          ? "Yours come next."
+          : `${before} ${before === 1 ? "comes" : "come"} before yours.`;
+  return (
+    <button
+      type="button"
+      className="flex h-full w-full items-center justify-center gap-[8vmin] bg-good p-[6vmin] text-left text-white portrait:flex-col"
+      onClick={onOver}
+    >
+      <span className="block">
+        <span className="block max-w-[8em] text-[10vmin] leading-[1.05] font-[700]">
+          {before === null ? "Your prints are out" : "Your prints are coming out"}
+        </span>
+        <span className="mt-[4vmin] block text-[4.5vmin]">{place}</span>
+      </span>
+      <SetPicture
+        view={view}
+        set={set}
+        pixels={800}
+        className="h-[70vh] max-w-[36vw] portrait:h-[56vh] portrait:max-w-[80vw]"
+      />
+    </button>
+  );
+}
+
+const Words = ({ head, text }: { head: string; text: string }) => (
+  <div className="flex h-full flex-col items-center justify-center gap-[3vmin] p-[6vmin] text-center">
+    <h1 className="text-[10vmin] leading-tight font-[700]">{head}</h1>
+    <p className="text-[5vmin] text-ink-2">{text}</p>
+  </div>
+);
+
+/** The way out, for those who know the PIN. */
+function Leave({ id, hasPin }: { id: string; hasPin: boolean }) {
+  const [asks, setAsks] = useState(false);
+  const [isWrong, setWrong] = useState(false);
+  const navigate = useNavigate();
+  const leave = async (pin: string) => {
+    try {
+      await server.leaveGuests(id, pin);
+      await navigate(`/booth/${id}`);
+    } catch {
+      setWrong(true);
+    }
+  };
+  if (asks)
+    return (
+      <input
+        autoFocus
+        type="password"
+        inputMode="numeric"
+        aria-label={isWrong ? "Not this PIN; try again" : "PIN of the operator"}
+        aria-invalid={isWrong}
+        placeholder={isWrong ? "not this one" : "PIN"}
+        maxLength={8}
+        className="w-[8em] rounded-md border border-edge bg-white px-2 py-1 text-[16px] aria-invalid:border-wrong"
+        onBlur={() => setAsks(false)}
+        onKeyDown={({ key, currentTarget }) => {
+          if (key === "Escape") setAsks(false);
+          if (key !== "Enter") return;
+          void leave(currentTarget.value || "0");
+          currentTarget.value = "";
+        }}
+      />
+    );
+  return (
+    <button
+      type="button"
+      aria-label="For the operator"
+      className="rounded-full bg-white/80 p-[1.2vmin]"
+      onClick={() => (hasPin ? setAsks(true) : void leave("0"))}
+    >
+      <Lock aria-hidden className="size-[3vmin]" />
+    </button>
+  );
+}

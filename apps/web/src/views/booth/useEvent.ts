@@ -1,0 +1,101 @@
+import { eventStep, type EventEntry } from "@wide-quilt/core";
+import type { EventAbout, EventNews, EventView } from "@wide-quilt/server/contract";
+import { useCallback, useEffect, useState } from "react";
+import { address, server } from "../../api/client.ts";
+import { sentenceOf } from "../../api/problem.ts";
+import { useDoing } from "../../app/useDoing.ts";
+import { thisWindow } from "../../app/thisWindow.ts";
+
+export interface EventHere {
+  view: EventView | null;
+  /** Why it is not here, in a sentence. */
+  failure: string | null;
+  /** Whether the server is heard: what is shown is what is. */
+  isHeard: boolean;
+  tell(entry: EventEntry): Promise<void>;
+}
+
+/**
+ * An event as it is. It goes on from entry to entry by the same machine as on the server; where one was missed, and whenever the line
+ * was broken, it is asked for anew.
+ */
+export function useEvent(id: string): EventHere {
+  const [view, setView] = useState<EventView | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const [isHeard, setHeard] = useState(false);
+  const doing = useDoing();
+  useEffect(() => {
+    let gone = false;
+    let source: EventSource | null = null;
+    const ask = async () => {
+      try {
+        const now = await server.event(id);
+        if (gone) return;
+        setView(now);
+        setFailure(null);
+      } catch (error) {
+        if (!gone) setFailure(sentenceOf(error));
+      }
+    };
+    const onNews = ({ data }: MessageEvent<string>) => {
+      const news = JSON.parse(data) as EventNews;
+      setView((before) => {
+        if (!before || news.number <= before.entries) return before;
+        if (news.number > before.entries + 1) {
+          void ask();
+          return before;
+        }
+        return stepped(before, news);
+      });
+    };
+    void ask();
+    void thisWindow.settled.then(() => {
+      if (gone) return;
+      source = new EventSource(address.followEvent(id));
+      source.addEventListener("open", () => {
+        setHeard(true);
+        void ask();
+      });
+      source.addEventListener("error", () => setHeard(false));
+      source.addEventListener("entry", onNews);
+      source.addEventListener("about", ({ data }: MessageEvent<string>) => {
+        const about = JSON.parse(data) as EventAbout;
+        setView((before) => before && { ...before, about });
+      });
+      source.addEventListener("waits", ({ data }: MessageEvent<string>) => {
+        const { printer, why } = JSON.parse(data) as { printer: string; why: string | null };
+        setView((before) => before && { ...before, about: waiting(before.about, printer, why) });
+      });
+    });
+    return () => {
+      gone = true;
+      source?.close();
+    };
+  }, [id]);
+  const tell = useCallback((entry: EventEntry) => doing(() => server.tellEvent(id, entry)), [doing, id]);
+  return { view, failure, isHeard, tell };
+}
+
+function stepped(before: EventView, { number, at, entry, record }: EventNews): EventView {
+  const { state } = eventStep(before.state, entry, at);
+  const about = entry.do === "printed" || entry.do === "failed" ? without(before, entry.print) : before.about;
+  return {
+    ...before,
+    state,
+    about,
+    entries: number,
+    name: state.setup.name,
+    ...(record && entry.do === "shot" && { records: { ...before.records, [entry.photo]: record } }),
+  };
+}
+
+/** A printer that is done with a print waits for nothing. */
+function without({ about, state }: EventView, print: number): EventAbout {
+  const printer = state.prints[print - 1]?.printer;
+  return printer ? waiting(about, printer, null) : about;
+}
+
+function waiting(about: EventAbout, printer: string, why: string | null): EventAbout {
+  const { [printer]: _before, ...others } = about.waits;
+  return { ...about, waits: why === null ? others : { ...others, [printer]: why } };
+}
