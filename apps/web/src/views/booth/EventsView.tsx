@@ -9,7 +9,6 @@ import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
 import { button } from "../../ui/button.ts";
 import { SelectField } from "../../ui/SelectField.tsx";
-import { TextField } from "../../ui/TextField.tsx";
 import { when } from "../../words/words.ts";
 
 /** Events that run by themselves, and where one is begun. */
@@ -65,7 +64,7 @@ function BeginEvent() {
   const doing = useDoing();
   const begin = () =>
     void doing(async () => {
-      const { id } = await server.startEvent(name || "Event", [pattern]);
+      const { id } = await server.startEvent(name.trim(), [pattern]);
       await navigate(`/booth/${id}`);
     });
   return (
@@ -83,20 +82,23 @@ function BeginEvent() {
           begin();
         }}
       >
-        <TextField
-          label="Name"
-          value={name}
-          placeholder="Open day at the hide"
-          most={200}
-          onChange={setName}
-        />
+        <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
+          Name
+          <input
+            value={name}
+            maxLength={200}
+            placeholder="Open day at the hide"
+            className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-[13px] text-ink placeholder:text-ink-3"
+            onChange={({ target }) => setName(target.value)}
+          />
+        </label>
         <SelectField
           label="What guests take home"
           value={pattern}
           choices={patterns.map((one) => ({ value: one.id, text: one.name }))}
           onChange={setChosen}
         />
-        <button type="submit" className={button.main} disabled={pattern === ""}>
+        <button type="submit" className={button.main} disabled={name.trim() === "" || pattern === ""}>
           <Plus size={16} aria-hidden /> Begin
         </button>
       </form>

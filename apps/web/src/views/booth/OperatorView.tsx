@@ -38,23 +38,33 @@ const WayToEvents = () => (
 /** An event as whoever runs it sees it. */
 export function OperatorView() {
   const { id = "" } = useParams();
-  const { view, failure, isHeard, tell } = useEvent(id);
+  const { view, failure, isHeard, tell, setUp } = useEvent(id);
   const { data: printers = [], error } = usePrintersQuery();
   useTitle(view?.name ?? "Event");
   if (failure && !view) return <NotOpened why={failure} />;
   if (!view) return <p className="p-8 text-ink-3">Looking …</p>;
-  return <Operator view={view} isHeard={isHeard} tell={tell} printers={printers} fault={failureOf(error)} />;
+  return (
+    <Operator
+      view={view}
+      isHeard={isHeard}
+      tell={tell}
+      setUp={setUp}
+      printers={printers}
+      fault={failureOf(error)}
+    />
+  );
 }
 
 interface Props {
   view: EventView;
   isHeard: boolean;
   tell(entry: EventEntry): Promise<void>;
+  setUp(setup: EventSetup, pin?: string): Promise<void>;
   printers: Printer[];
   fault: string | null;
 }
 
-function Operator({ view, isHeard, tell, printers, fault }: Props) {
+function Operator({ view, isHeard, tell, setUp, printers, fault }: Props) {
   const { id, state, about } = view;
   const { setup } = state;
   const doing = useDoing();
@@ -62,8 +72,7 @@ function Operator({ view, isHeard, tell, printers, fault }: Props) {
   const [measured, width] = useWidth();
   const figures = useMemo(() => eventFigures(state), [state]);
   const waiting = toDo(state, about, printers);
-  const change = (next: Partial<EventSetup>, pin?: string) =>
-    void doing(() => server.setUpEvent(id, { ...setup, ...next }, pin));
+  const change = (next: Partial<EventSetup>, pin?: string) => void setUp({ ...setup, ...next }, pin);
   const done = state.sets.filter(({ state: is }) => is === "printing");
   return (
     <div className="flex min-h-screen flex-col min-[861px]:h-screen">

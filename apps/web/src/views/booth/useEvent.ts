@@ -1,4 +1,4 @@
-import { eventStep, type EventEntry } from "@wide-quilt/core";
+import { eventStep, type EventEntry, type EventSetup } from "@wide-quilt/core";
 import type { EventAbout, EventNews, EventView } from "@wide-quilt/server/contract";
 import { useCallback, useEffect, useState } from "react";
 import { address, server } from "../../api/client.ts";
@@ -13,6 +13,7 @@ export interface EventHere {
   /** Whether the server is heard: what is shown is what is. */
   isHeard: boolean;
   tell(entry: EventEntry): Promise<void>;
+  setUp(setup: EventSetup, pin?: string): Promise<void>;
 }
 
 /**
@@ -24,21 +25,21 @@ export function useEvent(id: string): EventHere {
   const [failure, setFailure] = useState<string | null>(null);
   const [isHeard, setHeard] = useState(false);
   const doing = useDoing();
+  const ask = useCallback(async () => {
+    try {
+      setView(await server.event(id));
+      setFailure(null);
+    } catch (error) {
+      setFailure(sentenceOf(error));
+    }
+  }, [id]);
   useEffect(() => {
     let gone = false;
     let source: EventSource | null = null;
-    const ask = async () => {
-      try {
-        const now = await server.event(id);
-        if (gone) return;
-        setView(now);
-        setFailure(null);
-      } catch (error) {
-        if (!gone) setFailure(sentenceOf(error));
-      }
-    };
     const onNews = ({ data }: MessageEvent<string>) => {
       const news = JSON.parse(data) as EventNews;
+      // New patterns, and whether there is a PIN, are not in the entry.
+      if (news.entry.do === "setup") return void ask();
       setView((before) => {
         if (!before || news.number <= before.entries) return before;
         if (news.number > before.entries + 1) {
@@ -71,9 +72,17 @@ export function useEvent(id: string): EventHere {
       gone = true;
       source?.close();
     };
-  }, [id]);
+  }, [id, ask]);
   const tell = useCallback((entry: EventEntry) => doing(() => server.tellEvent(id, entry)), [doing, id]);
-  return { view, failure, isHeard, tell };
+  const setUp = useCallback(
+    (setup: EventSetup, pin?: string) => {
+      // What was chosen is seen at once; what the server refuses is taken back.
+      setView((before) => before && { ...before, state: { ...before.state, setup } });
+      return doing(() => server.setUpEvent(id, setup, pin).finally(() => void ask()));
+    },
+    [doing, id, ask],
+  );
+  return { view, failure, isHeard, tell, setUp };
 }
 
 function stepped(before: EventView, { number, at, entry, record }: EventNews): EventView {
