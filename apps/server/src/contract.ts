@@ -2,11 +2,13 @@
 import type { ProfileFacts } from "@wide-quilt/colour";
 import type {
   EventEntry,
+  EventSet,
   EventState,
   Format,
   Job,
   Kind,
   Patch,
+  PhotoId,
   PhotoRecord,
   Seen,
   SheetPlan,
@@ -157,6 +159,26 @@ export interface EventView {
   /** Whether a PIN leaves the guests’ page. */
   hasPin: boolean;
   about: EventAbout;
+}
+
+/** An event as a guest’s telephone sees it. */
+export interface GuestView {
+  name: string;
+  ended: boolean;
+  /** How many shots a set has, and of which pattern. */
+  pattern: { name: string; shots: number };
+  /** How many prints of a set a guest may have. */
+  most: number;
+  /** The set that fills or is looked at, or the one that was asked for last; null before the first photo. */
+  set: {
+    number: number;
+    state: EventSet["state"];
+    shots: (PhotoId | null)[];
+    /** Prints that come out before it; null once it is out, or before it is asked for. */
+    before: number | null;
+    /** Whether one came out. */
+    out: boolean;
+  } | null;
 }
 
 /** What changes of an event without an entry: its folder, its printers, the disk. */

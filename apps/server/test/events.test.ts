@@ -11,7 +11,7 @@ import {
   type EventState,
 } from "@wide-quilt/core";
 import { MODELS, SimulatedCamera, SimulatedPrinter } from "@wide-quilt/devices";
-import type { EventView, ProblemBody, TakenIn } from "../src/contract.ts";
+import type { EventView, GuestView, ProblemBody, TakenIn } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { times } from "../testing/times.ts";
 import { Client, testFolder } from "./client.ts";
@@ -224,4 +224,75 @@ describe("killed at any moment", () => {
 
 it("writes to the folder where no printer is chosen", async () => {
   expect((await view(await begin(client))).state.setup.printers).toEqual([FOLDER_LANE]);
+});
+
+describe("telephones of guests", () => {
+  const phone = () => `phone-${crypto.randomUUID()}`;
+  const opened = async () => {
+    const id = await begin(client, { telephones: true });
+    return { id, token: (await view(id)).guests };
+  };
+  const send = async (token: string, party: string, shot: number) =>
+    client.ask<TakenIn & ProblemBody>(
+      "POST",
+      `/guests/${token}/shots?party=${party}&name=a${shot}.jpg`,
+      await picture(shot),
+    );
+  const seen = async (token: string, party: string) =>
+    client.ask<GuestView & ProblemBody>("GET", `/guests/${token}?party=${party}`);
+
+  it("fill sets of their own, take shots back and have them printed; the link ends with the event", async () => {
+    const { id, token } = await opened();
+    const [one, other] = [phone(), phone()];
+    await send(token, one, 11);
+    await send(token, other, 12);
+    await send(token, one, 13);
+    await client.ask("POST", `/guests/${token}/acts?party=${one}`, { act: "retake", place: 1 });
+    await send(token, one, 14);
+    await send(token, one, 15);
+    expect((await seen(token, one)).body.set).toMatchObject({ state: "shown", before: null, out: false });
+    expect((await seen(token, other)).body.set!.shots.filter(Boolean)).toHaveLength(1);
+    expect(setsOf(await view(id))).toEqual([
+      ["a14.jpg", "a13.jpg", "a15.jpg"],
+      ["a12.jpg", null, null],
+    ]);
+    const acted = await client.ask("POST", `/guests/${token}/acts?party=${one}`, { act: "print", copies: 1 });
+    expect(acted.status).toBe(204);
+    const isOut = async () => (await seen(token, one)).body.set!.out;
+    await expect.poll(isOut, { timeout: 60_000 }).toBe(true);
+    // One telephone does not print another’s set.
+    expect(
+      (await client.ask("POST", `/guests/${token}/acts?party=${phone()}`, { act: "print" })).status,
+    ).toBe(404);
+    await tell(id, { do: "end" });
+    expect((await seen(token, one)).body.ended).toBe(true);
+    expect((await send(token, one, 16)).body).toHaveProperty("refused");
+  }, 120_000);
+
+  it("see nothing but their event, send only so much, and nobody comes in by a guessed address", async () => {
+    const { token } = await opened();
+    const party = phone();
+    const sent = [];
+    for (let shot = 30; shot < 46; shot++) sent.push((await send(token, party, shot)).status);
+    expect(sent).toEqual([...Array<number>(15).fill(201), 429]);
+    expect((await seen("a".repeat(22), party)).status).toBe(404);
+    expect((await seen(token, "booth")).status).toBe(400);
+    const elsewhere = (await client.upload({ name: "x.jpg", data: await picture(200) })).body.photos[0]!.id;
+    const small = (photo: string) => fetch(`${server.address}/api/guests/${token}/photos/${photo}`);
+    expect((await small(elsewhere)).status).toBe(404);
+    const own = (await seen(token, party)).body.set!.shots.find(Boolean)!;
+    expect((await small(own)).status).toBe(200);
+    const shut = (await view(await begin(client))).guests;
+    expect((await seen(shut, party)).status).toBe(404);
+  }, 60_000);
+
+  it("need no key where everybody else does", async () => {
+    const house = await Server.start(testFolder(), "--key", "a key of the house");
+    const status = async (path: string) => (await fetch(`${house.address}${path}`)).status;
+    expect(await status("/api/events")).toBe(401);
+    expect(await status("/g/abc")).toBe(200);
+    expect(await status(`/api/guests/abc?party=${phone()}`)).toBe(404);
+    expect(await status("/api/guests/../events")).toBe(401);
+    await house.kill();
+  });
 });

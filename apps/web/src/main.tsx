@@ -55,6 +55,10 @@ const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import("./views/booth/guest/GuestView.tsx")).GuestView }),
         },
         {
+          path: "/g/:token",
+          lazy: async () => ({ Component: (await import("./views/booth/phone/PhoneView.tsx")).PhoneView }),
+        },
+        {
           path: "/runs",
           lazy: async () => ({ Component: (await import("./views/runs/RunsView.tsx")).RunsView }),
         },

@@ -3,11 +3,16 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsIn,
+  IsInt,
   IsObject,
   IsOptional,
   IsString,
   Length,
   Matches,
+  Max,
+  MaxLength,
+  Min,
 } from "class-validator";
 import { EVENT_LIMITS, type EventEntry, type EventSetup } from "@wide-quilt/core";
 
@@ -52,4 +57,36 @@ export class LeaveGuests {
   @IsString()
   @Length(1, 8)
   pin!: string;
+}
+
+export class GuestQuery {
+  @ApiProperty({ description: "The telephone, by a name that it made itself" })
+  @Matches(/^phone-[0-9a-f-]{36}$/, { message: "must be the name of a telephone" })
+  party!: string;
+
+  @ApiProperty({ required: false, description: "The name of the file" })
+  @IsOptional()
+  @IsString()
+  @MaxLength(300)
+  name?: string;
+}
+
+export class GuestActs {
+  @ApiProperty({ enum: ["print", "retake"] })
+  @IsIn(["print", "retake"])
+  act!: "print" | "retake";
+
+  @ApiProperty({ required: false })
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(EVENT_LIMITS.shots)
+  place?: number;
+
+  @ApiProperty({ required: false })
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(EVENT_LIMITS.most.most)
+  copies?: number;
 }

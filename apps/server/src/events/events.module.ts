@@ -5,13 +5,14 @@ import { PhotosModule } from "../photos/photos.module.ts";
 import { PressModule } from "../press/press.module.ts";
 import { PrintersModule } from "../printers/printers.module.ts";
 import { EventsController } from "./events.controller.ts";
+import { GuestsController } from "./guests.controller.ts";
 import { EventsService } from "./events.service.ts";
 import { IntakeService } from "./intake.service.ts";
 
 /** Events that run by themselves: shots in, sets filled, prints out. */
 @Module({
   imports: [LiveModule, PatternsModule, PhotosModule, PressModule, PrintersModule],
-  controllers: [EventsController],
+  controllers: [EventsController, GuestsController],
   providers: [EventsService, IntakeService],
 })
 export class EventsModule {}

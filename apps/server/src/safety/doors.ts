@@ -40,6 +40,7 @@ export function doors(options: Options) {
     }
     if (isFromElsewhere(request))
       return refuse(response, "wrong-origin", "Another page may not use Wide Quilt.");
+    if (isForGuests(request)) return next();
     if (key !== null && !hasKey(request, response, { key, base, caller, guesses })) return;
     next();
   };
@@ -61,6 +62,13 @@ function isFromElsewhere(request: Request): boolean {
   const isVisit = request.headers["sec-fetch-mode"] === "navigate" && request.method === "GET";
   return !isVisit || request.path.startsWith("/api/");
 }
+
+/**
+ * What guests of an event reach without a key: their page, whose address nobody guesses, what it asks there, and the files that
+ * every page is made of.
+ */
+const isForGuests = ({ path }: Request): boolean =>
+  /^\/(g|api\/guests|assets)\//.test(path) || path === "/icon.svg";
 
 function callerOf(request: Request, trustsProxy: boolean): Caller {
   const line: Caller = {

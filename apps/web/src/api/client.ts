@@ -17,6 +17,7 @@ import type {
   EventCard,
   EventView,
   GraphicView,
+  GuestView,
   HeadSearch,
   JobCardView,
   JobChange,
@@ -106,6 +107,8 @@ async function problemOf(response: Response): Promise<Error> {
   return new NoAnswer();
 }
 
+const guests = (token: string, what: string, party: string) =>
+  `/guests/${encodeURIComponent(token)}${what}?party=${party}`;
 const event = (id: string) => `/events/${encodeURIComponent(id)}`;
 const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 
@@ -203,6 +206,14 @@ export const server = {
     ask<TakenIn>("POST", `${event(id)}/shots?name=${encodeURIComponent(name)}`, photo),
   takeOldPhotos: (id: string) => ask<void>("POST", `${event(id)}/old-photos`),
   leaveGuests: (id: string, pin: string) => ask<void>("POST", `${event(id)}/leave`, { pin }),
+  guest: (token: string, party: string) => ask<GuestView>("GET", guests(token, "", party)),
+  guestShot: (token: string, party: string, photo: File) =>
+    ask<TakenIn>("POST", `${guests(token, "/shots", party)}&name=${encodeURIComponent(photo.name)}`, photo),
+  guestAct: (
+    token: string,
+    party: string,
+    act: { act: "print"; copies: number } | { act: "retake"; place: number },
+  ) => ask<void>("POST", guests(token, "/acts", party), act),
   importPrinters: (file: unknown) => ask<Printer[]>("POST", "/printers/import", file),
 };
 
@@ -234,6 +245,10 @@ export const address = {
   /** Where what happens at an event is pushed. */
   followEvent: (id: string) =>
     `${BASE}/api/follow?${new URLSearchParams({ client: thisWindow.name, event: id })}`,
+  guestPhoto: (token: string, photo: string) =>
+    `${BASE}/api/guests/${encodeURIComponent(token)}/photos/${photo}`,
+  /** The page that guests open on their telephones. */
+  guestPage: (token: string) => `${location.origin}${BASE}/g/${token}`,
   health: `${BASE}/health`,
   download: (run: string) => `${BASE}/api/runs/${run}/download`,
 };

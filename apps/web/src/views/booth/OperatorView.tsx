@@ -100,7 +100,7 @@ function Operator({ view, isHeard, tell, setUp, printers, fault }: Props) {
         </button>
       </PageHead>
       <section aria-label="What the event does" className="border-b border-line bg-white px-5 py-3">
-        <SetupSentence setup={setup} hasPin={view.hasPin} onChange={change} />
+        <SetupSentence setup={setup} hasPin={view.hasPin} token={view.guests} onChange={change} />
         <Sums view={view} figures={figures} printers={printers} />
       </section>
       {fault && <p className="bg-wrong-soft px-5 py-2 text-wrong">{fault}</p>}

@@ -1,20 +1,25 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { EVENT_LIMITS, FOLDER_LANE, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
-import type { ReactNode } from "react";
+import { lazy, Suspense, type ReactNode } from "react";
+import { address } from "../../api/client.ts";
 import { usePatternsQuery, usePrintersQuery } from "../../api/queries.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
 
+const GuestsCode = lazy(() => import("./GuestsCode.tsx"));
+
 interface Props {
   setup: EventSetup;
   hasPin: boolean;
+  /** The end of the guests’ address. */
+  token: string;
   onChange(change: Partial<EventSetup>, pin?: string): void;
 }
 
 /** The sentence that says the whole event. Every underlined part opens a small panel right there. */
-export function SetupSentence({ setup, hasPin, onChange }: Props) {
+export function SetupSentence({ setup, hasPin, token, onChange }: Props) {
   const { data: patterns = [] } = usePatternsQuery();
   const { data: printers = [] } = usePrintersQuery();
   const [usual] = setup.patterns;
@@ -54,7 +59,7 @@ export function SetupSentence({ setup, hasPin, onChange }: Props) {
       </Part>
       , from{" "}
       <Part title="Where photos come from" text={saySources(setup)}>
-        <Sources setup={setup} hasPin={hasPin} onChange={onChange} />
+        <Sources setup={setup} hasPin={hasPin} token={token} onChange={onChange} />
       </Part>
       , until{" "}
       <Part title="When it ends" text={setup.until ? setup.until.replace("T", ", ") : "somebody ends it"}>
@@ -200,7 +205,33 @@ function PrinterChoice({ setup, printers, onChange }: Change & { printers: Print
   );
 }
 
-function Sources({ setup, hasPin, onChange }: Change & { hasPin: boolean }) {
+/** Names of this very computer, which no telephone reaches. */
+const LOOPBACK = new Set(["localhost", "127.0.0.1", "[::1]"]);
+
+/** The address for telephones, as a code and in letters. */
+function ForTelephones({ token }: { token: string }) {
+  const page = address.guestPage(token);
+  return (
+    <div className="flex gap-3 rounded-lg bg-chrome p-2.5">
+      <Suspense fallback={null}>
+        <GuestsCode address={page} className="size-28 shrink-0 rounded bg-white" />
+      </Suspense>
+      <p className="min-w-0 text-[12.5px] text-ink-2">
+        <a href={page} target="_blank" rel="noreferrer" className="break-all text-accent underline">
+          {page}
+        </a>
+        {LOOPBACK.has(location.hostname) && (
+          <span className="mt-1.5 block text-look">
+            Only this computer reaches this address. For telephones start Wide Quilt with --host and a key,
+            and open it by this computer’s address in the network.
+          </span>
+        )}
+      </p>
+    </div>
+  );
+}
+
+function Sources({ setup, hasPin, token, onChange }: Change & { hasPin: boolean; token: string }) {
   return (
     <div className="flex flex-col gap-2.5">
       <Check
@@ -222,6 +253,12 @@ function Sources({ setup, hasPin, onChange }: Change & { hasPin: boolean }) {
           onChange={(folder) => onChange({ folder })}
         />
       )}
+      <Check
+        label="Telephones of guests"
+        checked={setup.telephones}
+        onChange={(telephones) => onChange({ telephones })}
+      />
+      {setup.telephones && <ForTelephones token={token} />}
       <div className="border-t border-line pt-2.5">
         <TextField
           label={hasPin ? "Another PIN to leave the guests’ page" : "A PIN to leave the guests’ page"}
@@ -242,9 +279,10 @@ function sayPrinters({ printers: ids }: EventSetup, printers: readonly Printer[]
   return names.length === 1 ? list : `${list} by turns`;
 }
 
-function saySources({ camera, folder }: EventSetup): string {
+function saySources({ camera, folder, telephones }: EventSetup): string {
   const sources = [
     camera && "the guests’ page",
+    telephones && "telephones",
     folder !== null && (folder === "" ? "a folder that is still to be said" : folder),
   ].filter((one) => typeof one === "string");
   return sources.length === 0 ? "nowhere yet" : sources.join(" and ");

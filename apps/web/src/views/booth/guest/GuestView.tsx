@@ -1,9 +1,9 @@
 import type { EventEntry } from "@wide-quilt/core";
 import type { EventView } from "@wide-quilt/server/contract";
 import { Lock, Volume2, VolumeX } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { server } from "../../../api/client.ts";
+import { address, server } from "../../../api/client.ts";
 import { useTitle } from "../../../app/useTitle.ts";
 import { SetPicture } from "../SetPicture.tsx";
 import { useEvent } from "../useEvent.ts";
@@ -12,6 +12,8 @@ import { Posing } from "./Posing.tsx";
 import { BOOTH, guestStep, type Guest } from "./step.ts";
 import { useBeep } from "./useBeep.ts";
 import { useCountdown } from "./useCountdown.ts";
+
+const GuestsCode = lazy(() => import("../GuestsCode.tsx"));
 
 /** Seconds that the thanks stay. */
 const THANKS = 15;
@@ -239,6 +241,17 @@ function Thanks({
         </span>
         <span className="mt-[4vmin] block text-[4.5vmin]">{place}</span>
       </span>
+      {view.state.setup.telephones && (
+        <span className="flex flex-col items-center gap-[2vmin] text-[3.2vmin]">
+          <Suspense fallback={null}>
+            <GuestsCode
+              address={address.guestPage(view.guests)}
+              className="size-[24vmin] rounded-[1.5vmin]"
+            />
+          </Suspense>
+          from your telephone: scan this
+        </span>
+      )}
       <SetPicture
         view={view}
         set={set}
