@@ -1,11 +1,13 @@
-import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { PRINTERS } from "@wide-quilt/core";
 import { film } from "@wide-quilt/demo";
 import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
+import type { EventView } from "@wide-quilt/server/contract";
 import { Server } from "@wide-quilt/server/testing";
 import sharp from "sharp";
+import { flatPhoto } from "./photos.ts";
 import { SITTERS } from "./sitters.ts";
 import { cameraOf, expect, faults, test, type } from "./test.ts";
 
@@ -124,4 +126,61 @@ test("guests take a strip home by one key and by touch; the operator puts paper 
     await again.kill();
     await printer.stop();
   }
+});
+
+test("a guest’s telephone sends three photos, takes one out, and has its strip printed", async ({
+  table: page,
+  server,
+  folder,
+  context,
+}) => {
+  const begun = await page.request.post(`${server.address}/api/events`, {
+    data: { name: "Open day at the hide, second evening", patterns: ["ships-strip-of-three"] },
+  });
+  const { id, guests } = (await begun.json()) as EventView;
+  await page.goto(`${server.address}/booth/${id}`);
+  await page.getByRole("button", { name: /Where photos come from/ }).click();
+  await page.getByLabel("Telephones of guests").check();
+  await expect(page.getByRole("img", { name: /Code for telephones/ })).toBeVisible();
+  await expect(page.getByText("Only this computer reaches this address")).toBeVisible();
+  await page.keyboard.press("Escape");
+
+  const phone = await context.newPage();
+  await phone.setViewportSize({ width: 390, height: 844 });
+  await phone.goto(`${server.address}/g/${guests}`);
+  await expect(phone.getByText("3 photos make a strip of three.")).toBeVisible();
+  const colours = ["#aa3322", "#22aa33", "#3322aa", "#888811"];
+  const photos = await Promise.all(
+    colours.map((colour, i) => flatPhoto(folder, `p${i}.jpg`, colour, 1200, 900)),
+  );
+  const chooser = phone.getByLabel("Photos of this telephone");
+  writeFileSync(join(folder, "film.mov"), "not a photo");
+  await chooser.setInputFiles([...photos.slice(0, 2), join(folder, "film.mov")]);
+  await expect(phone.getByRole("alert")).toContainText("film.mov");
+  await expect(phone.getByText("1 more photo, and your set is full.")).toBeVisible();
+  expect(await faults(phone)).toEqual([]);
+  await phone.getByRole("button", { name: /Shot 2/ }).click();
+  await expect(phone.getByText("2 more photos")).toBeVisible();
+  await chooser.setInputFiles(photos.slice(2));
+  await phone.getByRole("button", { name: "Print it" }).click();
+  await expect(phone.getByText("Your print is out")).toBeVisible({ timeout: 60_000 });
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  await expect(
+    page.getByRole("region", { name: "Done" }).getByRole("button", { name: "Set 1" }),
+  ).toBeVisible();
+
+  // Its strip as it was written: the first, then the two that came in place of what was taken out, by their colours.
+  const written = join(server.data, "out", "Open day at the hide, second evening");
+  const [file] = readdirSync(written);
+  const seen = await Promise.all(
+    [24, 66, 108].map(async (y) => {
+      const box = { left: 280, top: Math.round((y * 300) / 25.4), width: 20, height: 20 };
+      const [r, g, b] = await sharp(join(written, file!)).extract(box).resize(1, 1).raw().toBuffer();
+      return [r!, g!, b!]
+        .map((value) => Math.round(value / 17))
+        .map((value) => value.toString(16))
+        .join("");
+    }),
+  );
+  expect(seen).toEqual(["a32", "32a", "881"]);
 });

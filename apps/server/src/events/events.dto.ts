@@ -61,7 +61,7 @@ export class LeaveGuests {
 
 export class GuestQuery {
   @ApiProperty({ description: "The telephone, by a name that it made itself" })
-  @Matches(/^phone-[0-9a-f-]{36}$/, { message: "must be the name of a telephone" })
+  @Matches(/^phone-[0-9a-f]{32}$/, { message: "must be the name of a telephone" })
   party!: string;
 
   @ApiProperty({ required: false, description: "The name of the file" })
