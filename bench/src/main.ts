@@ -1,7 +1,8 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
+import { benchBooth } from "./booth.ts";
 import { benchContact } from "./contact.ts";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
@@ -28,6 +29,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   lanes: benchLanes,
   large: benchLarge,
   pages: benchPages,
+  booth: benchBooth,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

@@ -3,8 +3,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { ruleById } from "@wide-quilt/core";
-import { film, GUESTS } from "@wide-quilt/demo";
+import { BOOTH_PICTURES, film, GUESTS } from "@wide-quilt/demo";
+import type { EventView } from "@wide-quilt/server/contract";
 import { Server } from "@wide-quilt/server/testing";
+import sharp from "sharp";
+import type { Page } from "@playwright/test";
 import { cameraOf, cell, expect, part, saved, sum, test } from "./test.ts";
 
 const docs = (name: string) => fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url));
@@ -84,10 +87,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("region", { name: "Head and rule" })).toBeVisible();
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("portraits") });
-  await page.getByRole("button", { name: "Handles" }).click();
-  await page.waitForLoadState("networkidle");
-  await page.screenshot({ path: docs("head") });
-  await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Background" }).click();
   await expect(page.locator("canvas")).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText("0 strokes")).toBeVisible();
@@ -101,33 +100,16 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await openJob(/^Open The autumn/);
   await page.screenshot({ path: docs("contact") });
 
-  await openJob(/^Open Cards with a deep edge/);
-  await part(page, "Finish").click();
-  await page
-    .getByRole("button", { name: /^Words / })
-    .first()
-    .click();
-  await page.waitForLoadState("networkidle");
-  await page.screenshot({ path: docs("cards") });
-
-  await openJob(/^Open Matted print/);
-  await part(page, "Finish").click();
-  await page.getByRole("button", { name: /^Look/ }).click();
-  await page.getByRole("button", { name: /^Faded/ }).click();
-  await expect(page.locator("section[aria-label='Table'] svg[role='img'] > image")).toHaveAttribute(
-    "href",
-    /^blob:/,
-  );
-  await saved(page);
-  await page.waitForTimeout(500);
-  await page.screenshot({ path: docs("look") });
-
   await openJob(/^Open Season album/);
   await part(page, "How the sheet is divided").click();
   await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });
   await page.screenshot({ path: docs("collage") });
 
   await openJob(/^Open Open-day strips/);
+  await page.waitForLoadState("networkidle");
+  await part(page, "Shots of a strip or a card").click();
+  await page.screenshot({ path: docs("strips") });
+  await page.keyboard.press("Escape");
   await page.getByRole("radio", { name: "Move cells" }).click();
   await page.getByRole("button", { name: "Rulers" }).click();
   const box = (await cell(page, 4).boundingBox())!;
@@ -142,6 +124,8 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("heading", { name: /Eight badges/ })).toBeVisible();
   await page.screenshot({ path: docs("patterns") });
 
+  await booth(page, server.address);
+
   await openJob(/^Open Document photos/);
   await page.goto(`${page.url()}/camera`);
   await page.getByRole("button", { name: "Somebody new" }).click();
@@ -149,3 +133,45 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await page.screenshot({ path: docs("camera") });
   await server.kill();
 });
+
+/** Pictures of the open day’s booth, each as it is and the other way round. */
+const visits = BOOTH_PICTURES.flatMap((draw) =>
+  [false, true].map((flop) => {
+    const picture = sharp(Buffer.from(draw(1500, 1125)));
+    return (flop ? picture.flop() : picture).jpeg().toBuffer();
+  }),
+);
+
+/** An event that runs, as its operator and its guests see it. */
+async function booth(page: Page, address: string): Promise<void> {
+  const begun = await page.request.post(`${address}/api/events`, {
+    data: { name: "Open day at the hide", patterns: ["ships-strip-of-three"] },
+  });
+  const { id, state } = (await begun.json()) as EventView;
+  const setUp = (review: boolean) =>
+    page.request.put(`${address}/api/events/${id}/setup`, {
+      data: { setup: { ...state.setup, review, telephones: true } },
+    });
+  await setUp(false);
+  for (const [i, visit] of visits.entries()) {
+    await page.request.post(`${address}/api/events/${id}/shots?name=visit-${i + 1}.jpg`, {
+      headers: { "Content-Type": "application/octet-stream" },
+      data: await visit,
+    });
+  }
+  await page.goto(`${address}/booth/${id}`);
+  await expect(page.getByRole("region", { name: "Done" }).getByRole("button", { name: "Set 2" })).toBeVisible(
+    {
+      timeout: 60_000,
+    },
+  );
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("booth") });
+  await setUp(true);
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto(`${address}/booth/${id}/guest`);
+  await expect(page.getByText("Good like this?")).toBeVisible({ timeout: 60_000 });
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("guests") });
+  await page.setViewportSize({ width: 1280, height: 800 });
+}

@@ -12,8 +12,8 @@ const PHOTO_FILES: ReadonlySet<string> = new Set([
 
 /** A file that has not grown for so long is whole, one that ends as a JPEG does sooner; and how often that is looked at, in ms. */
 const STILL = 700;
-const STILL_JPEG = 120;
-const LOOKS = 40;
+const STILL_JPEG = 80;
+const LOOKS = 20;
 
 /** How often it is looked whether the folder is still there: a card is pulled, and put in again. */
 const THERE = 1000;

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { applyEdit } from "../edit/index.ts";
 import { freshJob, JOB_KINDS } from "../kinds/index.ts";
-import { jobJsonSchema, readJob, type Job } from "./index.ts";
+import { JOB_VERSION, jobJsonSchema, readJob, type Job } from "./index.ts";
 import { asVersion7, asVersion8 } from "./testing/older.ts";
 
 describe("readJob", () => {
@@ -87,7 +87,7 @@ describe("readJob", () => {
     const reading = readJob(JSON.parse(JSON.stringify(old)));
     expect(reading).toMatchObject({
       ok: true,
-      job: { version: 10, heads: { ada: [{ ...face, pose: null }] }, crop: "middle" },
+      job: { version: JOB_VERSION, heads: { ada: [{ ...face, pose: null }] }, crop: "middle" },
     });
   });
 

@@ -8,6 +8,7 @@ import { ChoiceList } from "../../ui/ChoiceList.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { button } from "../../ui/button.ts";
+import { AddOrRemove } from "../AddOrRemove.tsx";
 import { panelOf, type KindPanelProps } from "../panel.tsx";
 
 type Props = KindPanelProps<"collage">;
@@ -229,24 +230,13 @@ function Counts(props: Props) {
           </li>
         ))}
       </ol>
-      <div className="flex gap-2">
-        <button
-          type="button"
-          className={button.plain}
-          disabled={counts.length >= LIMITS.strips.most}
-          onClick={() => set({ counts: [...counts, counts.at(-1) ?? 2] })}
-        >
-          <Plus size={14} aria-hidden /> Add a {one}
-        </button>
-        <button
-          type="button"
-          className={button.plain}
-          disabled={counts.length <= 1}
-          onClick={() => set({ counts: counts.slice(0, -1) })}
-        >
-          <Minus size={14} aria-hidden /> Remove the last
-        </button>
-      </div>
+      <AddOrRemove
+        one={one}
+        mayAdd={counts.length < LIMITS.strips.most}
+        mayRemove={counts.length > 1}
+        onAdd={() => set({ counts: [...counts, counts.at(-1) ?? 2] })}
+        onRemove={() => set({ counts: counts.slice(0, -1) })}
+      />
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { button } from "../../ui/button.ts";
+import { AddOrRemove } from "../AddOrRemove.tsx";
 import { panelOf, type KindPanelProps } from "../panel.tsx";
 
 type Props = KindPanelProps<"strips">;
@@ -121,24 +122,13 @@ function Lines({ ticket, set }: Props) {
           </li>
         ))}
       </ol>
-      <div className="flex gap-2">
-        <button
-          type="button"
-          className={button.plain}
-          disabled={lines.length >= STRIP_LIMITS.lines.most}
-          onClick={() => set({ lines: [...lines, lines.at(-1)!] })}
-        >
-          <Plus size={14} aria-hidden /> Add a {one}
-        </button>
-        <button
-          type="button"
-          className={button.plain}
-          disabled={lines.length <= 1}
-          onClick={() => set({ lines: lines.slice(0, -1) })}
-        >
-          <Minus size={14} aria-hidden /> Remove the last
-        </button>
-      </div>
+      <AddOrRemove
+        one={one}
+        mayAdd={lines.length < STRIP_LIMITS.lines.most}
+        mayRemove={lines.length > 1}
+        onAdd={() => set({ lines: [...lines, lines.at(-1)!] })}
+        onRemove={() => set({ lines: lines.slice(0, -1) })}
+      />
     </div>
   );
 }

@@ -49,9 +49,9 @@ export function useEvent(id: string): EventHere {
         return stepped(before, news);
       });
     };
-    void ask();
     void thisWindow.settled.then(() => {
       if (gone) return;
+      void ask();
       source = new EventSource(address.followEvent(id));
       source.addEventListener("open", () => {
         setHeard(true);

@@ -43,7 +43,7 @@ export function PhoneView() {
     }
   }, [token, party]);
   useEffect(() => {
-    void ask();
+    queueMicrotask(() => void ask());
     const timer = setInterval(() => void ask(), ASKS);
     return () => clearInterval(timer);
   }, [ask]);
