@@ -271,6 +271,7 @@ export interface RunNaming {
 /** An output that was made, or is being made. */
 export interface Run {
   id: string;
+  /** The job; of a print of an event “event:” and the event. */
   jobId: string;
   jobName: string;
   format: Format;

@@ -184,8 +184,6 @@ export const runSheets = sqliteTable(
 export const events = sqliteTable("events", {
   id: text("id").primaryKey(),
   name: text("name").notNull(),
-  /** The layouts of its sets as they were when it began, by their names in its set-up. */
-  patterns: text("patterns", { mode: "json" }).$type<Readonly<Record<string, Job>>>().notNull(),
   /** The end of the guests’ address, which nobody guesses. */
   guests: text("guests").notNull().unique(),
   /** What leaves the guests’ page; null for nothing. */
@@ -193,6 +191,19 @@ export const events = sqliteTable("events", {
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
   endedAt: integer("ended_at", { mode: "timestamp_ms" }),
 });
+
+/** The layouts of events’ sets as they were when they were chosen, by their names in the set-up. */
+export const eventPatterns = sqliteTable(
+  "event_patterns",
+  {
+    eventId: text("event_id")
+      .notNull()
+      .references(() => events.id, { onDelete: "cascade" }),
+    id: text("id").notNull(),
+    job: text("job", { mode: "json" }).$type<Job>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.eventId, table.id] })],
+);
 
 /** What happened at events, in order, before anything was done about it. Nothing is ever changed here. */
 export const eventEntries = sqliteTable(

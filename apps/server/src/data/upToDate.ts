@@ -1,17 +1,17 @@
 import { existsSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import type Database from "better-sqlite3";
-import { asc, eq, lt, sql, type SQL } from "drizzle-orm";
+import { and, asc, eq, lt, sql, type SQL } from "drizzle-orm";
 import { diff, inverse, JOB_VERSION, patched, readJob, type Job, type Patch } from "@wide-quilt/core";
 import type { Db } from "./db.ts";
-import { graphics, heads, jobs, patterns, revisions, runJobs, runs } from "./schema.ts";
+import { eventPatterns, graphics, heads, jobs, patterns, revisions, runJobs, runs } from "./schema.ts";
 
 const VERSION = sql`json_extract(job, '$.version')`;
 const isOlder: SQL = lt(VERSION, JOB_VERSION);
 
 /** Whether every job is of this program’s form. */
 export const isUpToDate = (client: Database.Database): boolean =>
-  ["jobs", "patterns"].every(
+  ["jobs", "patterns", "event_patterns"].every(
     (table) =>
       client
         .prepare(`SELECT 1 FROM ${table} WHERE json_extract(job, '$.version') < ? LIMIT 1`)
@@ -22,7 +22,7 @@ const FORGOTTEN =
   "This job was brought up to a newer Wide Quilt. Its older steps could not be brought along and cannot be undone any more; the job itself is as it was.";
 
 /**
- * Brings jobs, patterns and the jobs of runs that an older version kept up to this one's form, and the steps of jobs
+ * Brings jobs, patterns, those of events and the jobs of runs that an older version kept up to this one's form, and the steps of jobs
  * with them. Steps that cannot be brought along are forgotten, and the job says so once. A job that cannot be brought
  * up to date stays as it is, for a later version to read.
  */
@@ -32,6 +32,11 @@ export function bringUpToDate(db: Db, graphicsFolder: string): void {
     for (const { id, job } of tx.select().from(patterns).where(isOlder).all()) {
       const current = newer(job);
       if (current) tx.update(patterns).set({ job: current }).where(eq(patterns.id, id)).run();
+    }
+    for (const { eventId, id, job } of tx.select().from(eventPatterns).where(isOlder).all()) {
+      const current = newer(job);
+      const isIt = and(eq(eventPatterns.eventId, eventId), eq(eventPatterns.id, id));
+      if (current) tx.update(eventPatterns).set({ job: current }).where(isIt).run();
     }
     for (const { hash, job } of tx.select().from(runJobs).where(isOlder).all()) {
       const current = newer(job);

@@ -15,7 +15,7 @@ import {
   type Job,
 } from "@wide-quilt/core";
 import { fileName } from "@wide-quilt/painters";
-import { desc, eq } from "drizzle-orm";
+import { desc, eq, gt, isNull, or } from "drizzle-orm";
 import type { EventCard, EventNews, EventView, Run } from "../contract.ts";
 import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
@@ -31,6 +31,8 @@ import { Stage } from "./stage.ts";
 
 /** Records that a window gets with an event: of the photos of so many newest sets. */
 const NEWEST = 60;
+/** Events that ended longer ago have nothing left to print, in milliseconds. */
+const LATELY = 30 * 24 * 3_600_000;
 /** How often it is looked whether an event’s time is up, in milliseconds. */
 const TIME = 2000;
 
@@ -57,7 +59,8 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Goes on where a stop of the server broke off: what was to be printed has its run, what came of runs is entered. */
   async onApplicationBootstrap(): Promise<void> {
     this.runs.news.on("run", (run) => this.followed(run));
-    for (const { id } of this.db.select({ id: events.id }).from(events).all()) {
+    const lately = or(isNull(events.endedAt), gt(events.endedAt, new Date(Date.now() - LATELY)));
+    for (const { id } of this.db.select({ id: events.id }).from(events).where(lately).all()) {
       const stage = this.stage(id);
       for (const print of stage.state.prints) if (isOut(print)) await this.print(stage, print);
     }
@@ -100,11 +103,10 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
     const row = {
       id: randomUUID(),
       name: setup.name,
-      patterns: Object.fromEntries(chosen.map(({ id, job }) => [id, job])),
       guests: randomBytes(16).toString("base64url"),
       ...{ pin: null, createdAt: new Date(), endedAt: null },
     };
-    this.stages.set(row.id, Stage.begin(this.db, row, { do: "setup", setup }));
+    this.stages.set(row.id, Stage.begin(this.db, row, layoutsOf(chosen), { do: "setup", setup }));
     return this.view(row.id);
   }
 
@@ -121,14 +123,14 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
     }
     const known = stage.patterns;
     const added = this.chosen(read.data.patterns.map((one) => one.id).filter((one) => !known[one]));
-    const patterns = { ...known, ...Object.fromEntries(added.map((one) => [one.id, one.job])) };
+    const patterns = { ...known, ...layoutsOf(added) };
     const setup: EventSetup = {
       ...read.data,
       // How many shots a set has is its pattern’s to say.
       patterns: read.data.patterns.map((one) => ({ ...one, shots: shotsOfPattern(patterns[one.id]!) })),
     };
+    stage.addPatterns(layoutsOf(added));
     const change = {
-      patterns,
       name: setup.name,
       ...(pin !== undefined && { pin: pin === "" ? null : pin }),
     };
@@ -149,7 +151,7 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
       name: row.name,
       createdAt: row.createdAt.toISOString(),
       ...{ entries, state },
-      patterns: row.patterns,
+      patterns: stage.patterns,
       records: this.photos.records(shown),
       guests: row.guests,
       hasPin: row.pin !== null,
@@ -246,7 +248,7 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
       };
       const stamp = new Date(print.asked);
       const name = runOf(stage.row.id, { print: print.number, attempt: print.attempt });
-      this.followed(await this.runs.once(name, stage.row.id, made, naming, stamp));
+      this.followed(await this.runs.once(name, `${OF_EVENT}${stage.row.id}`, made, naming, stamp));
     } catch (error) {
       this.fail(stage, print.number, error);
     }
@@ -307,8 +309,14 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 }
 
+/** What runs of events say in place of a job: this, and the event. */
+const OF_EVENT = "event:";
+
 /** The run of one try of a print: by this name it is made once. */
 const runOf = (event: string, { print, attempt }: { print: number; attempt: number }): string =>
   `${event}-print-${print}-${attempt}`;
+
+const layoutsOf = (chosen: readonly { id: string; job: Job }[]): Record<string, Job> =>
+  Object.fromEntries(chosen.map(({ id, job }) => [id, job]));
 
 const isOut = ({ state }: EventPrint): boolean => state === "printing" || state === "doubt";

@@ -8,7 +8,7 @@ import {
 } from "@wide-quilt/core";
 import { asc, eq } from "drizzle-orm";
 import type { Db } from "../data/db.ts";
-import { eventEntries, events } from "../data/schema.ts";
+import { eventEntries, eventPatterns, events } from "../data/schema.ts";
 
 export type EventRow = typeof events.$inferSelect;
 
@@ -18,17 +18,25 @@ export class Stage {
     private readonly db: Db,
     readonly row: EventRow,
     public state: EventState,
+    private layouts: Readonly<Record<string, Job>>,
     /** How many entries there are. */
     public entries: number,
   ) {}
 
   /** Begins an event; its set-up is the first thing that happens at it. */
-  static begin(db: Db, row: EventRow, entry: Extract<EventEntry, { do: "setup" }>): Stage {
+  static begin(
+    db: Db,
+    row: EventRow,
+    layouts: Readonly<Record<string, Job>>,
+    entry: Extract<EventEntry, { do: "setup" }>,
+  ): Stage {
     return db.transaction((tx) => {
       tx.insert(events).values(row).run();
+      for (const [id, job] of Object.entries(layouts))
+        tx.insert(eventPatterns).values({ eventId: row.id, id, job }).run();
       const at = row.createdAt.getTime();
       tx.insert(eventEntries).values({ eventId: row.id, number: 1, at, entry }).run();
-      return new Stage(db, row, eventBefore(entry.setup), 1);
+      return new Stage(db, row, eventBefore(entry.setup), layouts, 1);
     });
   }
 
@@ -48,11 +56,19 @@ export class Stage {
       (before, { entry, at }) => eventStep(before, entry, at).state,
       eventBefore(first.entry.setup),
     );
-    return new Stage(db, row, state, all.length);
+    const layouts = db.select().from(eventPatterns).where(eq(eventPatterns.eventId, id)).all();
+    return new Stage(db, row, state, Object.fromEntries(layouts.map((one) => [one.id, one.job])), all.length);
   }
 
   get patterns(): Readonly<Record<string, Job>> {
-    return this.row.patterns;
+    return this.layouts;
+  }
+
+  /** Keeps further layouts with the event. */
+  addPatterns(added: Readonly<Record<string, Job>>): void {
+    for (const [id, job] of Object.entries(added))
+      this.db.insert(eventPatterns).values({ eventId: this.row.id, id, job }).onConflictDoNothing().run();
+    this.layouts = { ...this.layouts, ...added };
   }
 
   /** Enters what happened, before anything is done about it. Says what is to be done; null where it changed nothing. */

@@ -11,7 +11,7 @@ import type { Db } from "../data/db.ts";
 import { DataFolder } from "../data/folder.ts";
 import {
   eventEntries,
-  events,
+  eventPatterns,
   graphics,
   jobs,
   patterns,
@@ -137,7 +137,7 @@ const USES = [
   { table: revisions, column: revisions.patch },
   { table: patterns, column: patterns.job },
   { table: runJobs, column: runJobs.job },
-  { table: events, column: events.patterns },
+  { table: eventPatterns, column: eventPatterns.job },
   { table: eventEntries, column: eventEntries.entry },
 ];
 

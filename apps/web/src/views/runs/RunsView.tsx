@@ -48,7 +48,7 @@ function List({ title, runs, act }: { title: string } & Pick<ReturnType<typeof u
             ofJob={
               <p className="flex flex-col gap-0.5">
                 <Link
-                  to={`/jobs/${run.jobId}`}
+                  to={run.jobId.startsWith("event:") ? `/booth/${run.jobId.slice(6)}` : `/jobs/${run.jobId}`}
                   className="truncate text-[13.5px] font-semibold text-accent underline underline-offset-2"
                 >
                   {run.jobName}

@@ -15,10 +15,17 @@ CREATE TABLE `event_files` (
 	FOREIGN KEY (`event_id`) REFERENCES `events`(`id`) ON UPDATE no action ON DELETE cascade
 );
 --> statement-breakpoint
+CREATE TABLE `event_patterns` (
+	`event_id` text NOT NULL,
+	`id` text NOT NULL,
+	`job` text NOT NULL,
+	PRIMARY KEY(`event_id`, `id`),
+	FOREIGN KEY (`event_id`) REFERENCES `events`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
 CREATE TABLE `events` (
 	`id` text PRIMARY KEY NOT NULL,
 	`name` text NOT NULL,
-	`patterns` text NOT NULL,
 	`guests` text NOT NULL,
 	`pin` text,
 	`created_at` integer NOT NULL,
