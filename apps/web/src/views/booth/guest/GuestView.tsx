@@ -1,22 +1,18 @@
 import type { EventEntry } from "@wide-quilt/core";
 import type { EventView } from "@wide-quilt/server/contract";
-import { Lock, Volume2, VolumeX } from "lucide-react";
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { address, server } from "../../../api/client.ts";
+import { Volume2, VolumeX } from "lucide-react";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { useParams } from "react-router";
+import { server } from "../../../api/client.ts";
 import { useTitle } from "../../../app/useTitle.ts";
 import { SetPicture } from "../SetPicture.tsx";
 import { useEvent } from "../useEvent.ts";
+import { Leave } from "./Leave.tsx";
 import { Looking } from "./Looking.tsx";
 import { Posing } from "./Posing.tsx";
 import { BOOTH, guestStep, type Guest } from "./step.ts";
+import { Thanks } from "./Thanks.tsx";
 import { useBeep } from "./useBeep.ts";
-import { useCountdown } from "./useCountdown.ts";
-
-const GuestsCode = lazy(() => import("../GuestsCode.tsx"));
-
-/** Seconds that the thanks stay. */
-const THANKS = 15;
 
 /** What guests see: nothing but the next step, by touch, by any key, or by itself. */
 export function GuestView() {
@@ -96,6 +92,7 @@ function Steps({ view, isHeard, tell }: Props) {
       {step.shows === "posing" && pattern && (
         <Posing step={step} pattern={pattern} held={!isHeard} beep={beep} onShot={shoot} />
       )}
+      {step.shows === "filling" && <Filling view={view} set={step.set} />}
       {step.shows === "looking" && (
         <Looking
           key={step.set.number}
@@ -181,6 +178,18 @@ function Rest({ view, onBegin }: { view: EventView; onBegin(): void }) {
   );
 }
 
+/** The shots of a camera that stands by itself, as they come. */
+function Filling({ view, set }: { view: EventView; set: EventView["state"]["sets"][number] }) {
+  return (
+    <div className="flex h-full items-center justify-center gap-[8vmin] p-[5vmin] portrait:flex-col">
+      <h1 className="max-w-[6em] text-[9vmin] leading-[1.05] font-[700]">
+        shot {set.shots.indexOf(null) + 1} of {set.shots.length}
+      </h1>
+      <SetPicture view={view} set={set} pixels={800} className="h-[86vh] max-w-[44vw] portrait:h-[60vh]" />
+    </div>
+  );
+}
+
 function Choosing({ view, onChoose }: { view: EventView; onChoose(pattern: string): void }) {
   const empty = { number: 1, party: BOOTH, crops: {}, state: "filling", full: null } as const;
   const [begun] = useState(() => Date.now());
@@ -209,107 +218,9 @@ function Choosing({ view, onChoose }: { view: EventView; onChoose(pattern: strin
   );
 }
 
-function Thanks({
-  view,
-  step: { set, before },
-  onOver,
-}: {
-  view: EventView;
-  step: { set: EventView["state"]["sets"][number]; before: number | null };
-  onOver(): void;
-}) {
-  useCountdown(`${set.number}`, THANKS, onOver);
-  const print = view.state.prints.find((one) => one.set === set.number);
-  const trouble = print?.state === "doubt" || print?.state === "failed";
-  const place =
-    before === null
-      ? "Take them along. Thank you for coming!"
-      : trouble
-        ? "It takes a little longer; somebody looks after it."
-        : before === 0
-          ? "Yours come next."
-          : `${before} ${before === 1 ? "comes" : "come"} before yours.`;
-  return (
-    <button
-      type="button"
-      className="flex h-full w-full items-center justify-center gap-[8vmin] bg-good p-[6vmin] text-left text-white portrait:flex-col"
-      onClick={onOver}
-    >
-      <span className="block">
-        <span className="block max-w-[8em] text-[10vmin] leading-[1.05] font-[700]">
-          {before === null ? "Your prints are out" : "Your prints are coming out"}
-        </span>
-        <span className="mt-[4vmin] block text-[4.5vmin]">{place}</span>
-      </span>
-      {view.state.setup.telephones && (
-        <span className="flex flex-col items-center gap-[2vmin] text-[3.2vmin]">
-          <Suspense fallback={null}>
-            <GuestsCode
-              address={address.guestPage(view.guests)}
-              className="size-[24vmin] rounded-[1.5vmin]"
-            />
-          </Suspense>
-          from your telephone: scan this
-        </span>
-      )}
-      <SetPicture
-        view={view}
-        set={set}
-        pixels={800}
-        className="h-[70vh] max-w-[36vw] portrait:h-[56vh] portrait:max-w-[80vw]"
-      />
-    </button>
-  );
-}
-
 const Words = ({ head, text }: { head: string; text: string }) => (
   <div className="flex h-full flex-col items-center justify-center gap-[3vmin] p-[6vmin] text-center">
     <h1 className="text-[10vmin] leading-tight font-[700]">{head}</h1>
     <p className="text-[5vmin] text-ink-2">{text}</p>
   </div>
 );
-
-/** The way out, for those who know the PIN. */
-function Leave({ id, hasPin }: { id: string; hasPin: boolean }) {
-  const [asks, setAsks] = useState(false);
-  const [isWrong, setWrong] = useState(false);
-  const navigate = useNavigate();
-  const leave = async (pin: string) => {
-    try {
-      await server.leaveGuests(id, pin);
-      await navigate(`/booth/${id}`);
-    } catch {
-      setWrong(true);
-    }
-  };
-  if (asks)
-    return (
-      <input
-        autoFocus
-        type="password"
-        inputMode="numeric"
-        aria-label={isWrong ? "Not this PIN; try again" : "PIN of the operator"}
-        aria-invalid={isWrong}
-        placeholder={isWrong ? "not this one" : "PIN"}
-        maxLength={8}
-        className="w-[8em] rounded-md border border-edge bg-white px-2 py-1 text-[16px] aria-invalid:border-wrong"
-        onBlur={() => setAsks(false)}
-        onKeyDown={({ key, currentTarget }) => {
-          if (key === "Escape") setAsks(false);
-          if (key !== "Enter") return;
-          void leave(currentTarget.value || "0");
-          currentTarget.value = "";
-        }}
-      />
-    );
-  return (
-    <button
-      type="button"
-      aria-label="For the operator"
-      className="rounded-full bg-white/80 p-[1.2vmin]"
-      onClick={() => (hasPin ? setAsks(true) : void leave("0"))}
-    >
-      <Lock aria-hidden className="size-[3vmin]" />
-    </button>
-  );
-}

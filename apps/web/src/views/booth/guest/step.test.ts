@@ -31,6 +31,13 @@ describe("the guests’ page", () => {
     expect(guestStep(REST, retaken)).toMatchObject({ shows: "posing", place: 1 });
   });
 
+  it("shows the shots of a camera of its own as they come, and asks for none", () => {
+    const own = { ...eventBefore({ ...SETUP, camera: false }) };
+    const { state } = eventStep(own, shot("a"), 0);
+    expect(guestStep(REST, own)).toEqual({ shows: "rest" });
+    expect(guestStep(REST, state)).toEqual({ shows: "filling", set: state.sets[0] });
+  });
+
   it("is closed once the event has ended, whatever the guests did", () => {
     expect(guestStep({ at: "posing" }, after(shot("a"), { do: "end" }))).toEqual({ shows: "closed" });
   });

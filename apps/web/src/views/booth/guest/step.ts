@@ -18,6 +18,8 @@ export type GuestStep =
   | { shows: "closed" }
   | { shows: "rest" }
   | { shows: "choosing" }
+  /** Shots come from elsewhere; the guests see them come. */
+  | { shows: "filling"; set: EventSet }
   | { shows: "posing"; place: number; of: number; pattern: string; set: EventSet | null }
   | { shows: "looking"; set: EventSet }
   | { shows: "done"; set: EventSet; before: number | null };
@@ -35,6 +37,7 @@ export function guestStep(guest: Guest, state: EventState): GuestStep {
     if (set) return { shows: "done", set, before: printsBefore(state, set.number) };
   }
   const isBegun = open !== undefined && open.shots.some((shot) => shot !== null);
+  if (!state.setup.camera) return isBegun ? { shows: "filling", set: open } : { shows: "rest" };
   if (guest.at === "choosing" && !isBegun) return { shows: "choosing" };
   if (guest.at === "posing" || isBegun) {
     const chosen = open?.pattern ?? state.chosen[BOOTH] ?? state.setup.patterns[0]!.id;
