@@ -35,7 +35,13 @@ describe("the pattern book over HTTP", () => {
     const file = await client.ask<Record<string, unknown>>("GET", `/patterns/${kept.body.id}/file`);
     const again = await client.ask<PatternView>("POST", "/patterns/import", file.body);
     expect(again.body).toMatchObject({ name: "Eight badges", job: kept.body.job });
-    expect((await client.ask<PatternView[]>("GET", "/patterns")).body).toHaveLength(2);
+    const book = (await client.ask<PatternView[]>("GET", "/patterns")).body;
+    expect(book.filter(({ keptAt }) => keptAt !== null)).toHaveLength(2);
+    // Those that come with the program start jobs too, and stay as they are.
+    const ships = book.find(({ keptAt }) => keptAt === null)!;
+    const begun = await client.ask<JobView>("POST", `/patterns/${ships.id}/start`);
+    expect(begun.body.job).toMatchObject({ name: ships.name, ticket: { kind: "strips" } });
+    expect((await client.ask("DELETE", `/patterns/${ships.id}`)).status).toBe(404);
     expect((await client.ask("DELETE", `/patterns/${kept.body.id}`)).status).toBe(204);
     const gone = await client.ask<ProblemBody>("POST", `/patterns/${kept.body.id}/start`);
     expect(gone).toMatchObject({ status: 404, body: { type: "/problems/no-such-pattern" } });
