@@ -30,7 +30,7 @@ test("a layout is kept as a pattern, and the next client's job starts from it", 
   ]);
   const file = join(folder, "eight.pattern.json");
   await download.saveAs(file);
-  await page.getByRole("button", { name: "Start a job" }).click();
+  await page.getByRole("region", { name: "Ringers" }).getByRole("button", { name: "Start a job" }).click();
   await expect(page.getByText("0 in this job")).toBeVisible();
   expect(await ticket(page)).toContain("4 mm apart");
   await cell(page, 2).click();
