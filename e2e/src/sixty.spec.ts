@@ -2,7 +2,7 @@ import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { portrait, renderPhoto, ROOMY, sitter } from "@wide-quilt/demo";
 import { EXPOSURE } from "./sitters.ts";
-import { expect, faults, jobOf, measure, part, saved, startJob, test, write } from "./test.ts";
+import { expect, faults, jobOf, measure, part, saved, startJob, sum, test, write } from "./test.ts";
 
 const PEOPLE = 60;
 
@@ -74,6 +74,9 @@ test("sixty people from a list whose headings nobody knows, white behind everyon
   expect(people.map(({ name, number, quantity }) => `${number} ${name} ${quantity}`)).toEqual(
     lines.map((line) => line.split(";")).map(([number, name, , quantity]) => `${number} ${name} ${quantity}`),
   );
+  // The packing takes its time; eight to a sheet of 10 × 15 cm are fifteen sheets.
+  await expect(sum(page, "sheets")).toHaveText(/^15/, { timeout: 60_000 });
+  await saved(page);
   const sheets = await write(page, server, "PNG", "all the same");
   mark("written");
   // 120 pieces of 35 × 45 mm, eight to a sheet of 10 × 15 cm.
