@@ -67,6 +67,8 @@ export class Server {
 
   private static async run(data: string, ...more: string[]): Promise<Server> {
     const args = [
+      // As `npm start` has it.
+      "--min-semi-space-size=64",
       "--max-semi-space-size=64",
       MAIN,
       "--data",
