@@ -1,7 +1,9 @@
 import { Module } from "@nestjs/common";
+import { HeadsModule } from "../heads/heads.module.ts";
 import { LiveModule } from "../live/live.module.ts";
 import { PatternsModule } from "../patterns/patterns.module.ts";
 import { PhotosModule } from "../photos/photos.module.ts";
+import { PaintingModule } from "../press/painting.module.ts";
 import { PressModule } from "../press/press.module.ts";
 import { PrintersModule } from "../printers/printers.module.ts";
 import { EventsController } from "./events.controller.ts";
@@ -11,7 +13,15 @@ import { IntakeService } from "./intake.service.ts";
 
 /** Events that run by themselves: shots in, sets filled, prints out. */
 @Module({
-  imports: [LiveModule, PatternsModule, PhotosModule, PressModule, PrintersModule],
+  imports: [
+    HeadsModule,
+    LiveModule,
+    PaintingModule,
+    PatternsModule,
+    PhotosModule,
+    PressModule,
+    PrintersModule,
+  ],
   controllers: [EventsController, GuestsController],
   providers: [EventsService, IntakeService],
 })

@@ -3,6 +3,7 @@ import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy }
 import {
   applyEdit,
   eventSetupSchema,
+  eventStep,
   FOLDER_LANE,
   jobOfSet,
   printOf,
@@ -11,6 +12,7 @@ import {
   type EventEffect,
   type EventEntry,
   type EventPrint,
+  type EventSet,
   type EventSetup,
   type Job,
 } from "@wide-quilt/core";
@@ -22,7 +24,8 @@ import type { Db } from "../data/db.ts";
 import { events } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PatternsService } from "../patterns/patterns.service.ts";
-import { PhotosService } from "../photos/photos.service.ts";
+import { PhotosService, type Coming } from "../photos/photos.service.ts";
+import { PaintersService } from "../press/painters.service.ts";
 import { RunsService } from "../press/runs.service.ts";
 import { PrintersService } from "../printers/printers.service.ts";
 import { Problem } from "../safety/problem.ts";
@@ -50,6 +53,7 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(LiveService) private readonly live: LiveService,
+    @Inject(PaintersService) private readonly painters: PaintersService,
     @Inject(PatternsService) private readonly patterns: PatternsService,
     @Inject(PhotosService) private readonly photos: PhotosService,
     @Inject(PrintersService) private readonly printers: PrintersService,
@@ -172,6 +176,28 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
     return true;
   }
 
+  /**
+   * Has the photos of a set decoded as they will be printed where nobody changes anything, while its next one is still coming
+   * in. Whatever goes wrong here is told when it is printed.
+   */
+  prepare(id: string, entry: Extract<EventEntry, { do: "shot" }>, { path, record }: Coming): void {
+    const stage = this.stage(id);
+    const at = Date.now();
+    const { sets, printers } = eventStep(stage.state, entry, at).state;
+    const set = sets.findLast((one) => photosOf(one).includes(entry.photo));
+    if (!set) return;
+    const next = printers.reduce((first, one) => (one.last < first.last ? one : first));
+    const lane = this.printers.list().find((one) => one.id === next.id);
+    const records = { ...this.photos.records(photosOf(set)), [entry.photo]: record };
+    const job = this.jobOf(stage, set, at, records);
+    void this.painters
+      .prepare(lane ? applyEdit(job, { do: "printer", printer: lane }) : job, {
+        records,
+        arriving: { [entry.photo]: path },
+      })
+      .catch(() => undefined);
+  }
+
   /** What the printers of an event wait for. */
   waits(id: string): Record<string, string> {
     const { row, state } = this.stage(id);
@@ -239,7 +265,7 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
       const lane = this.printers.list().find(({ id }) => id === print.printer);
       if (!lane && print.printer !== FOLDER_LANE)
         throw new Problem(422, "no-printer", "No printer", "This printer is not in Sizes any more.");
-      const job = this.jobOf(stage, print);
+      const job = this.jobOf(stage, setOf(stage.state, print.set)!, print.asked);
       const made: Job = lane ? applyEdit(job, { do: "printer", printer: lane }) : job;
       const naming = {
         ...{ start: 1, each: false, overwrite: false },
@@ -254,16 +280,13 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
     }
   }
 
-  private jobOf(stage: Stage, print: EventPrint): Job {
-    const set = setOf(stage.state, print.set)!;
-    const records = this.photos.records(set.shots.flatMap((shot) => shot?.photo ?? []));
-    return jobOfSet(
-      stage.patterns[set.pattern]!,
-      stage.row.name,
-      set,
-      wallClock(set.full ?? print.asked),
-      records,
-    );
+  private jobOf(
+    { row, patterns }: Stage,
+    set: EventSet,
+    at: number,
+    records = this.photos.records(photosOf(set)),
+  ): Job {
+    return jobOfSet(patterns[set.pattern]!, row.name, set, wallClock(set.full ?? at), records);
   }
 
   private fail(stage: Stage, print: number, error: unknown): void {
@@ -318,5 +341,7 @@ const runOf = (event: string, { print, attempt }: { print: number; attempt: numb
 
 const layoutsOf = (chosen: readonly { id: string; job: Job }[]): Record<string, Job> =>
   Object.fromEntries(chosen.map(({ id, job }) => [id, job]));
+
+const photosOf = ({ shots }: EventSet): string[] => shots.flatMap((shot) => shot?.photo ?? []);
 
 const isOut = ({ state }: EventPrint): boolean => state === "printing" || state === "doubt";

@@ -9,6 +9,7 @@ import { DB } from "../data/database.ts";
 import type { Db } from "../data/db.ts";
 import { DataFolder } from "../data/folder.ts";
 import { eventFiles } from "../data/schema.ts";
+import { HeadsService } from "../heads/heads.service.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
@@ -43,6 +44,7 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     @Inject(DB) private readonly db: Db,
     @Inject(DataFolder) private readonly data: DataFolder,
     @Inject(EventsService) private readonly events: EventsService,
+    @Inject(HeadsService) private readonly heads: HeadsService,
     @Inject(LiveService) private readonly live: LiveService,
     @Inject(PhotosService) private readonly photos: PhotosService,
   ) {}
@@ -66,6 +68,7 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     const { setup, ended } = this.events.stage(id).state;
     const path = ended || setup.folder === null ? null : plainFolder(setup.folder);
     if (path === intake.path && (path === null || intake.folder)) return;
+    if (!ended) this.heads.getReady();
     await intake.folder?.close();
     Object.assign(intake, { path, folder: null, fault: null });
     if (path === null) return;
@@ -93,11 +96,15 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     if (state.ended) return refuse("The event has ended; no more photos are taken in.");
     if ((await this.free()) < LEAST_FREE)
       return refuse("The disk is nearly full. Make room on it; what was taken in still prints.");
-    const taken = await this.photos.receive(stream, name);
+    const taken = await this.photos.receive(stream, name, (coming) =>
+      this.events.prepare(id, { do: "shot", photo: coming.id, name, party }, coming),
+    );
     if ("refused" in taken) return this.refused(id, name, taken.refused.why);
     const { photo } = taken;
     if (cameBefore(this.events.stage(id).state, photo.id))
       return this.refused(id, name, "This very photo came before. It is in its set.");
+    // Where heads are is known before it is placed: no crop cuts one, and every print of the set is alike.
+    await this.heads.ahead(photo.id);
     this.events.tell(id, { do: "shot", photo: photo.id, name, party });
     const now = Date.now();
     const intake = this.of(id);

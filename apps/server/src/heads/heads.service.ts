@@ -29,6 +29,10 @@ const TERMS: Terms = { time: 30_000, memory: 1.5e9 };
 const LOWEST = 19;
 /** After so long without work the process is let go, in milliseconds: it holds the models. */
 const IDLE = 30_000;
+/** The same where photos come one by one, a while apart. */
+const STAYS = 10 * 60_000;
+/** Who asks for a photo ahead of others waits no longer than so, in milliseconds. */
+const AHEAD = 2_000;
 /** How often it is looked whether photos are still coming in, in milliseconds. */
 const WAIT = 150;
 /** Windows are told of what was found together, so often, in milliseconds. */
@@ -55,6 +59,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     priority: LOWEST,
   });
   private idle: ReturnType<typeof setTimeout> | undefined;
+  private stays = IDLE;
   private news: Record<string, Seen> = {};
   private telling: ReturnType<typeof setTimeout> | undefined;
   private working: Promise<void> | null = null;
@@ -122,6 +127,25 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   set(photo: string, set: Face[]): Seen {
     this.known(photo);
     return this.keep(photo, seenByHand(this.seen(photo), set));
+  }
+
+  /** Has the models loaded before the first photo comes to which it matters. */
+  getReady(): void {
+    this.stays = STAYS;
+    // Whatever is wrong with them is told when they are wanted.
+    void this.pool.ask("ready", {}, TERMS).catch(() => undefined);
+  }
+
+  /**
+   * Has a photo looked at before all that wait, while others come in as well: who takes photos to print them at once cannot
+   * wait until it is quiet.
+   */
+  async ahead(photo: string): Promise<void> {
+    this.stays = STAYS;
+    if (this.seen(photo) || this.why !== null) return;
+    const found = await Promise.race([this.find(photo), pause(AHEAD, null, { ref: false })]);
+    if (found && !this.seen(photo) && this.photos.record(photo))
+      this.keep(photo, { heads: found, by: "found" });
   }
 
   /** Looks anew, whatever was known, before all others that wait. */
@@ -273,7 +297,7 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
       return null;
     } finally {
       clearTimeout(this.idle);
-      this.idle = setTimeout(() => this.pool.rest(), IDLE).unref();
+      this.idle = setTimeout(() => this.pool.rest(), this.stays).unref();
     }
   }
 

@@ -31,6 +31,13 @@ const QUIET = 600;
 /** Photos asked for at once; SQLite takes at most 32 766 figures in one question. */
 const AT_ONCE = 5000;
 
+/** A photo that is on its way in. */
+export interface Coming {
+  id: string;
+  path: string;
+  record: PhotoRecord;
+}
+
 /** The photos that are kept: each file once, by the hash of its bytes. */
 @Injectable()
 export class PhotosService {
@@ -48,10 +55,14 @@ export class PhotosService {
     this.rows = new Together((rows) => db.insert(photos).values(rows).onConflictDoNothing().run());
   }
 
-  /** Takes in a photo that comes as a stream of bytes: kept, or refused with a sentence. Throws what the stream throws. */
-  async receive(stream: Readable, name: string): Promise<TakenIn> {
+  /**
+   * Takes in a photo that comes as a stream of bytes: kept, or refused with a sentence. Throws what the stream throws.
+   * `ahead` is told what is coming while it is still being looked at, and may turn out to be no photo.
+   */
+  async receive(stream: Readable, name: string, ahead?: (coming: Coming) => void): Promise<TakenIn> {
     const arrival = await arrive(stream, this.folder.arriving);
     try {
+      if (ahead && !arrival.tooLarge) this.tellAhead(arrival, ahead);
       const id = await this.takeIn(arrival);
       return { photo: { id, name, ...this.record(id)! } };
     } catch (error) {
@@ -91,6 +102,13 @@ export class PhotosService {
     } finally {
       await rm(path, { force: true });
     }
+  }
+
+  private tellAhead({ path, hash: id }: Arrival, ahead: (coming: Coming) => void): void {
+    void this.reading.record(path).then(
+      (record) => ahead({ id, path, record }),
+      () => undefined,
+    );
   }
 
   /** Whether photos are coming in, or did just now: who works at leisure waits until they have. */

@@ -30,6 +30,7 @@ serve({
     const { width, height } = await inspectPhoto(developed);
     return { ...record, width, height, orientation: 1 };
   },
+  record: ({ path }: { path: string }) => inspectPhoto(path),
   previews: ({ path, previews }: Pick<ReadPhoto, "path" | "previews">) => keepPreviews(path, previews),
   backdrop: async ({ photo, mask, fill, to }: ReadBackdrop): Promise<string> => {
     const jpeg = await withBackdrop(photo, mask, fill);

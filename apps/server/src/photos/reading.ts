@@ -49,6 +49,11 @@ export class Reading implements OnModuleDestroy {
     return this.read("photo", asked, PHOTO);
   }
 
+  /** What a photo’s file says of itself. Throws BadPhoto. */
+  record(path: string): Promise<PhotoRecord> {
+    return this.read("record", { path }, PHOTO);
+  }
+
   /** Makes a photo’s previews anew. Throws BadPhoto. */
   previews(asked: Pick<ReadPhoto, "path" | "previews">): Promise<void> {
     return this.read("previews", asked, PHOTO);

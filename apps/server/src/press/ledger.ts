@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { Inject, Injectable } from "@nestjs/common";
-import { and, asc, desc, eq, inArray, notInArray, sql } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, isNull, ne, notInArray, or, sql } from "drizzle-orm";
 import type { Job } from "@wide-quilt/core";
 import type { WorkState } from "../contract.ts";
 import { DB } from "../data/database.ts";
@@ -12,6 +12,9 @@ import type { PaintedPart } from "./task.ts";
 export type RunRow = typeof runs.$inferSelect;
 /** A file or a printed document of a run, as far as it is made. */
 export type SheetRow = typeof runSheets.$inferSelect;
+
+/** The size of a document that is to be painted again. */
+const UNPAINTED = -1;
 
 /** States of runs that are not over. */
 export const OPEN: WorkState[] = ["waiting", "painting", "paused", "asking"];
@@ -93,6 +96,15 @@ export class Ledger {
       .insert(runSheets)
       .values({ runId: run, number, bytes, coverage })
       .onConflictDoUpdate({ target: [runSheets.runId, runSheets.number], set: { bytes, coverage } })
+      .run();
+  }
+
+  /** Has the documents of a run painted again that are not printed: what was passed on may be lost after a power cut. */
+  distrust(run: string): void {
+    this.db
+      .update(runSheets)
+      .set({ bytes: UNPAINTED })
+      .where(and(eq(runSheets.runId, run), or(isNull(runSheets.sent), ne(runSheets.sent, "printed"))))
       .run();
   }
 

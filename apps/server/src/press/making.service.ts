@@ -136,7 +136,13 @@ export class MakingService {
         { id, job, date },
         async (painting) => {
           for (const { number, ...those } of wanted) {
-            const part = { ...those, path: this.files.staged(id, number), inks: takesInk(job), raster };
+            const part = {
+              ...those,
+              path: this.files.staged(id, number),
+              inks: takesInk(job),
+              forNow: names.length === 0,
+              raster,
+            };
             const progress = (of: Progress) => {
               here.progress = files.length === 1 ? of : { what: "sheets", done: those.first, of: first };
               here.tell();

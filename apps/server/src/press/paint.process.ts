@@ -1,8 +1,8 @@
 /** A process that paints: runs file by file, and single sheets to look at. */
 import { serve, type Asked } from "../processes/child.ts";
-import { digital, paintLook, paintPart, weigh, type DigitalTask } from "./paint.ts";
+import { digital, paintLook, paintPart, prepare, weigh, type DigitalTask } from "./paint.ts";
 import { sheetsToWrite } from "./planning.ts";
-import type { LookTask, OpenRun, PaintedPart, PaintPart, WeighTask } from "./task.ts";
+import type { LookTask, OpenRun, PaintedPart, PaintPart, PrepareTask, WeighTask } from "./task.ts";
 import type { SheetPlan } from "@wide-quilt/core";
 
 /** The run that this process paints, with its plans. */
@@ -18,6 +18,7 @@ serve({
     if (open?.setup.run !== part.run) throw new Error("This process does not know the run.");
     return paintPart(open.setup, open.sheets.slice(part.first, part.first + part.count), part, asked);
   },
+  prepare: (task: PrepareTask) => prepare(task),
   look: (task: LookTask, asked: Asked) => paintLook(task, asked),
   weigh: (task: WeighTask, asked: Asked) => weigh(task, asked),
   digital: (task: DigitalTask) => digital(task),

@@ -4,8 +4,10 @@ import { deserialize } from "node:v8";
 import { facingIn, coarse, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
+  decodeSheet,
   encodeSheet,
   jpegSizes,
+  KeptPhotos,
   NotEncoded,
   paintFile,
   paintSheet,
@@ -18,21 +20,42 @@ import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
 import { sheetsToWrite } from "./planning.ts";
 import { makeRaster } from "./raster.ts";
-import type { LookTask, PackedPlan, PaintedPart, PaintPart, PaintSetup, Planned, WeighTask } from "./task.ts";
+import type {
+  LookTask,
+  PackedPlan,
+  PaintedPart,
+  PaintPart,
+  PaintSetup,
+  Planned,
+  PrepareTask,
+  WeighTask,
+} from "./task.ts";
 
 /** Quality of the picture that stands in for a file which is not shown as it is. */
 const PICTURE_QUALITY = 90;
 /** The longer side of the picture that the ink of a drawing is estimated by, in pixels. */
 const INK_SIDE = 700;
 
+/** Photos of an event’s sets, which come one by one and are printed together, and soon again; in bytes. */
+const kept = new KeptPhotos(96e6);
+
+/** Decodes what a set of an event shows so far, so that little is left to do once its last photo is there. */
+export async function prepare({ arriving, ...setup }: PrepareTask): Promise<void> {
+  const { format, depth } = setup.job.target.file;
+  const space = await paintSpace(colourOf(setup), format === "jpeg" ? 8 : depth);
+  const { medium, light } = setup.job.target;
+  for (const sheet of sheetsToWrite(setup))
+    await decodeSheet(sheet, (id) => arriving[id] ?? fileOf(setup)(id), { space, medium, light, kept });
+}
+
 /** Paints one file of a run, whole or not at all. */
 export async function paintPart(
   setup: PaintSetup,
   sheets: readonly SheetPlan[],
-  { path, raster, inks }: PaintPart,
+  { path, raster, inks, forNow }: PaintPart,
   watch: Watch,
 ): Promise<PaintedPart> {
-  const covered = await paintFile(sheets, path, fileSetup(setup), watch);
+  const covered = await paintFile(sheets, path, { ...fileSetup(setup), forNow }, watch);
   const looked = covered === null && inks ? await inksOf(sheets, setup, watch) : [];
   if (raster) await makeRaster(path, sheets[0]!.ppi, raster);
   return { bytes: (await stat(path)).size, coverage: covered === null ? looked : [covered] };
@@ -104,6 +127,7 @@ const fileSetup = (setup: PaintSetup) => ({
   colour: colourOf(setup),
   date: new Date(setup.date),
   files: fileOf(setup),
+  ...(setup.job.occasion && { kept }),
 });
 
 const colourOf = ({ job: { target }, profile }: PaintSetup): OutputColour | null =>

@@ -20,6 +20,7 @@ import type {
   Planned,
   PlanLook,
   PlanRun,
+  PrepareTask,
   RunPlan,
   WeighTask,
 } from "./task.ts";
@@ -100,6 +101,12 @@ export class PaintersService implements OnModuleDestroy {
   digital(job: Job, task: Pick<DigitalTask, "quality" | "most">): Promise<Uint8Array> {
     const whole: DigitalTask = { ...task, job, records: this.records(job), root: this.folder.root };
     return this.looks.ask("digital", whole, LOOK);
+  }
+
+  /** Has what an event’s set shows so far decoded, where a process is free that would paint it. */
+  async prepare(job: Job, { records, arriving }: Pick<PrepareTask, "records" | "arriving">): Promise<void> {
+    const task: PrepareTask = { arriving, records, ...(await this.setup(job, 0)) };
+    await this.runs.ask("prepare", task, PLAN);
   }
 
   /** Opens a run for as long as `work` paints it. Throws what painting throws. */

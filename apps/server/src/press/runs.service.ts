@@ -52,7 +52,9 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Goes on with what a stop of the server broke off. */
   async onApplicationBootstrap(): Promise<void> {
     for (const { id } of this.ledger.inState("painting")) this.ledger.set(id, { state: "waiting" });
-    const keep = this.ledger.inState(...OPEN, "failed").map(({ id }) => id);
+    const left = this.ledger.inState(...OPEN, "failed");
+    for (const { id, printer } of left) if (printer) this.ledger.distrust(id);
+    const keep = left.map(({ id }) => id);
     await this.runFiles.clearAllBut(new Set(keep));
     this.next();
   }

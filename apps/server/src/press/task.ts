@@ -1,5 +1,5 @@
 import type { RasterSpace } from "@wide-quilt/ipp";
-import type { Format, Job, PhotoRecord, SheetPlan } from "@wide-quilt/core";
+import type { Format, Job, PhotoId, PhotoRecord, SheetPlan } from "@wide-quilt/core";
 import type { RunNaming } from "../contract.ts";
 
 /** A job with all that is needed to plan its sheets; plain data, for a process of ours. */
@@ -23,6 +23,12 @@ export interface OpenRun extends PaintSetup, Planned {
   run: string;
 }
 
+/** A set of an event whose photos come in. */
+export interface PrepareTask extends PaintSetup, Planned {
+  /** Where photos lie that are still on their way in. */
+  arriving: Record<PhotoId, string>;
+}
+
 /** One file of an open run. */
 export interface PaintPart {
   run: string;
@@ -30,6 +36,8 @@ export interface PaintPart {
   /** Its sheets: so many from this one on, from 0. */
   first: number;
   count: number;
+  /** Whether it is only passed on to a printer: after a stop of the server it is painted again. */
+  forNow: boolean;
   /** What pixels mean in PWG raster, where files of pixels are made that for a printer; left out for files as they are. */
   raster?: RasterSpace;
   /** Whether the ink of drawings is estimated too; that of pixels always is. */

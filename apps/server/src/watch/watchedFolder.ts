@@ -12,8 +12,8 @@ const PHOTO_FILES: ReadonlySet<string> = new Set([
 
 /** A file that has not grown for so long is whole, one that ends as a JPEG does sooner; and how often that is looked at, in ms. */
 const STILL = 700;
-const STILL_JPEG = 80;
-const LOOKS = 20;
+const STILL_JPEG = 40;
+const LOOKS = 10;
 
 /** How often it is looked whether the folder is still there: a card is pulled, and put in again. */
 const THERE = 1000;
@@ -141,7 +141,7 @@ export class WatchedFolder {
       const as = await stateOf(file);
       if (this.known.get(file) === as) return;
       this.known.set(file, as);
-      this.put(await this.takeIn(createReadStream(file), name));
+      this.put(await this.takeIn(createReadStream(file, { highWaterMark: 1 << 20 }), name));
       this.onKnown(file, as);
     } catch (error) {
       // A file that is gone again was not meant for us.

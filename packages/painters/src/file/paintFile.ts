@@ -7,10 +7,11 @@ import type { PhotoFiles } from "../photo/files.ts";
 import { placeOf } from "../photo/private.ts";
 import { coverage } from "../pixels/coverage.ts";
 import { encodeSheet } from "../pixels/encode.ts";
+import type { KeptPhotos } from "../pixels/kept.ts";
 import { paintSheet } from "../pixels/paint.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { paintSvg } from "../svg/paint.ts";
-import { writeWhole } from "./atomic.ts";
+import { writeForNow, writeWhole } from "./atomic.ts";
 
 /** How the sheets of a job become a file. */
 export interface FileSetup {
@@ -26,6 +27,10 @@ export interface FileSetup {
   /** Stands in the file: the same date gives the same bytes. */
   date: Date;
   files: PhotoFiles;
+  /** Where decoded photos are kept for the next sheet of pixels; left out, they are not. */
+  kept?: KeptPhotos;
+  /** Whether it is only passed on: after a power cut it is painted again. */
+  forNow?: boolean;
 }
 
 /**
@@ -40,7 +45,7 @@ export async function paintFile(
   setup: FileSetup,
   watch: Watch = {},
 ): Promise<number | null> {
-  const { press, colour, files, facing } = setup;
+  const { press, colour, files, facing, kept } = setup;
   const { file, medium, photoPpi, light } = press;
   const { format } = file;
   const about = aboutOf(setup);
@@ -55,12 +60,13 @@ export async function paintFile(
       return null;
     default: {
       const space = await paintSpace(colour, format === "jpeg" ? 8 : file.depth);
-      const pixels = await paintSheet(sheet, files, watch, { space, medium, light });
+      const pixels = await paintSheet(sheet, files, watch, { space, medium, light, kept });
       await goOn(watch);
       const place = setup.about.keepPlace ? await onlyPlace(sheet, files) : null;
       const written = await encodeSheet(pixels, sheet.ppi, { ...file, format }, { ...about, place });
       await goOn(watch);
-      await writeWhole(path, (to) => writeFile(to, written));
+      if (setup.forNow) await writeForNow(path, written);
+      else await writeWhole(path, (to) => writeFile(to, written));
       return coverage(pixels);
     }
   }

@@ -3,7 +3,8 @@ import { sharpening, toPx, type CellPlan, type Medium, type PixelBox } from "@wi
 import type { PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import type { Watch } from "../progress.ts";
-import { decode, type Raw } from "./decode.ts";
+import { decode, type Decoded, type Raw, type Wanted } from "./decode.ts";
+import type { KeptPhotos } from "./kept.ts";
 import { LIGHT } from "./light.ts";
 import { union, type Part } from "./part.ts";
 import { resampled, type Along } from "./resample.ts";
@@ -29,21 +30,14 @@ export interface Developing {
   medium: Medium;
   /** Whether what is made smaller is weighed by light. */
   light: boolean;
+  /** Where decoded photos are kept for the next sheet; left out, they are not. */
+  kept?: KeptPhotos;
 }
 
 /** Gets a photo ready for the cells that show it at one size and turn: it is decoded once for all of them. */
 export async function developed(shown: readonly Shown[], how: Developing, watch: Watch): Promise<Developed> {
-  const { ppi, files, space, medium, light } = how;
-  const { cell } = shown[0]!;
-  const { placed, turn } = cell.picture!;
-  const photo = await decode(files(cell.paints!), {
-    turn,
-    part: shown.map(({ part }) => part).reduce(union),
-    size: { width: toPx(placed.width, ppi), height: toPx(placed.height, ppi) },
-    depth: space.depth,
-    inks: space.profile === null ? "no inks" : "inks",
-    light,
-  });
+  const { ppi, space, medium } = how;
+  const photo = await decodedFor(shown, how);
   const done = new Map<string, Promise<Samples>>();
   const { colours, part } = photo;
 
@@ -74,6 +68,25 @@ export async function developed(shown: readonly Shown[], how: Developing, watch:
       return pixels;
     },
   };
+}
+
+/** The photo that cells show, decoded for them. */
+export function decodedFor(
+  shown: readonly Shown[],
+  { ppi, files, space, light, kept }: Developing,
+): Promise<Decoded> {
+  const { paints, picture } = shown[0]!.cell;
+  const { placed, turn } = picture!;
+  const wanted: Wanted = {
+    turn,
+    part: shown.map(({ part }) => part).reduce(union),
+    size: { width: toPx(placed.width, ppi), height: toPx(placed.height, ppi) },
+    depth: space.depth,
+    inks: space.profile === null ? "no inks" : "inks",
+    light,
+  };
+  const now = () => decode(files(paints!), wanted);
+  return kept ? kept.get(paints!, wanted, now) : now();
 }
 
 /** Cells whose photos lie within so much of a pixel alike are alike: a thirty-second, which nobody can see or measure. */

@@ -15,9 +15,10 @@ import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { asOverlay, isRounded, paintBands, paintPiece } from "./bands.ts";
 import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
-import { developed, type Shown } from "./developed.ts";
+import { decodedFor, developed, type Shown } from "./developed.ts";
 import { paintGround } from "./ground.ts";
 import { paintInk, type Laid } from "./ink.ts";
+import type { KeptPhotos } from "./kept.ts";
 import { levelled } from "./level.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
 import { seenPart } from "./part.ts";
@@ -29,6 +30,8 @@ export interface PaintSetup {
   medium?: Medium;
   /** Whether what is made smaller is weighed by light. */
   light?: boolean;
+  /** Where decoded photos are kept for the next sheet; left out, they are not. */
+  kept?: KeptPhotos;
 }
 
 /**
@@ -43,7 +46,7 @@ export async function paintSheet(
   watch: Watch = {},
   setup: PaintSetup = {},
 ): Promise<SheetPixels> {
-  const { space = await paintSpace(), medium = "glossy", light = false } = setup;
+  const { space = await paintSpace(), medium = "glossy", light = false, kept } = setup;
   const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
   const { ppi } = plan;
   for (const ground of plan.grounds) paintGround(sheet, ground, ppi);
@@ -53,7 +56,7 @@ export async function paintSheet(
     const groups = sameLooks(layer);
     await inLanes(groups, lanesFor(groups, ppi), async (sights) => {
       await goOn(watch);
-      const photo = await developed(sights, { ppi, files, space, medium, light }, watch);
+      const photo = await developed(sights, { ppi, files, space, medium, light, kept }, watch);
       for (const { cell, rect } of sights) {
         const isLevel = cell.picture!.level === 0;
         const box = pixelBox(isLevel ? rect : cell.image, ppi);
@@ -80,6 +83,20 @@ export async function paintSheet(
   await paintInk(sheet, ofSheet(plan.over), ppi, files);
   for (const stroke of plan.marks) fillBox(sheet, strokeBox(stroke, ppi), stroke.colour);
   return sheet;
+}
+
+/** Decodes what a sheet shows as it will be painted, and keeps it. Throws as painting does. */
+export async function decodeSheet(
+  plan: SheetPlan,
+  files: PhotoFiles,
+  setup: PaintSetup & Required<Pick<PaintSetup, "kept">>,
+): Promise<void> {
+  const { space = await paintSpace(), medium = "glossy", light = false, kept } = setup;
+  const how = { ppi: plan.ppi, files, space, medium, light, kept };
+  for (const layer of layers(plan)) {
+    const groups = sameLooks(layer);
+    await inLanes(groups, lanesFor(groups, plan.ppi), async (sights) => void (await decodedFor(sights, how)));
+  }
 }
 
 const ofSheet = (inks: readonly Ink[]): Laid[] => inks.map((ink) => ({ ink, cell: null }));
