@@ -181,6 +181,19 @@ export interface GuestView {
   } | null;
 }
 
+/** A set of an event as its guests take it along. */
+export interface TakenSet {
+  /** The event’s. */
+  name: string;
+  set: number;
+  /** When it was taken, by the clock on the wall. */
+  at: string;
+  /** The places of its shots, from 1. */
+  shots: number[];
+  /** Whether there is a moving picture of them. */
+  moves: boolean;
+}
+
 /** What changes of an event without an entry: its folder, its printers, the disk. */
 export interface EventAbout {
   /** Photos that lay in the folder before and stay out; why it cannot be watched; null where none is watched. */

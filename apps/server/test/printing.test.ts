@@ -151,7 +151,9 @@ describe("printing by IPP", () => {
     const id = await jobFor(event.address);
     const { body } = await client.ask<JobView>("GET", `/jobs/${id}`);
     await client.edit(id, body.version, { do: "target", change: { ppi: 302 } });
-    await client.press(id, { print: { copies: 3, type: "photographic", quality: "high", grey: false } });
+    await client.press(id, {
+      print: { copies: 3, type: "photographic", quality: "high", grey: false, cuts: false },
+    });
     const run = await client.ended((await print(id)).id);
     expect(run).toMatchObject({ state: "done", sheets: 1 });
     expect(run.price).toBeCloseTo(3 * (0.05 + 17 * 0.01548384), 6);

@@ -55,6 +55,10 @@ const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import("./views/booth/guest/GuestView.tsx")).GuestView }),
         },
         {
+          path: "/t/:link",
+          lazy: async () => ({ Component: (await import("./views/booth/phone/TakenView.tsx")).TakenView }),
+        },
+        {
           path: "/g/:token",
           lazy: async () => ({ Component: (await import("./views/booth/phone/PhoneView.tsx")).PhoneView }),
         },

@@ -15,6 +15,7 @@ import {
   type Value,
 } from "@wide-quilt/ipp";
 import type { Media, Model } from "./models.ts";
+import type { Wanted } from "./paper.ts";
 
 /** A job as the printer keeps it. */
 export interface PrintJob {
@@ -28,6 +29,7 @@ export interface PrintJob {
   quality: number;
   grey: boolean;
   scaling: "auto" | "none";
+  trims: Wanted["trims"];
   /** Sheets that came out. */
   printed: number;
   state: number;
@@ -38,6 +40,10 @@ export interface PrintJob {
   endedAt: number | null;
   kilobytes: number;
 }
+
+/** Of “finishings” (PWG 5100.1, 5.2.6). */
+const TRIM = 11;
+const longest = ({ media }: Model): number => Math.max(...media.map(({ height }) => height));
 
 const IDLE = 3;
 const PROCESSING = 4;
@@ -109,6 +115,7 @@ export function printerAttributes(
     "pdl-override-supported": [keyword("attempted")],
     "job-creation-attributes-supported": [
       "copies",
+      ...(model.trims ? ["finishings-col"] : []),
       "media",
       "media-col",
       "print-quality",
@@ -126,7 +133,15 @@ export function printerAttributes(
     "copies-default": [integer(1)],
     "copies-supported": [{ as: "range", value: { from: 1, to: model.copies } }],
     "finishings-default": [enumerated(3)],
-    "finishings-supported": [enumerated(3)],
+    "finishings-supported": (model.trims ? [3, TRIM] : [3]).map(enumerated),
+    ...(model.trims && {
+      "finishings-col-default": [collection({ "finishing-template": [keyword("none")] })],
+      "finishings-col-supported": [keyword("trimming")],
+      "trimming-offset-supported": [{ as: "range", value: { from: 0, to: longest(model) } }],
+      "trimming-reference-edge-supported": ["left", "top"].map(keyword),
+      "trimming-type-supported": [keyword("full")],
+      "trimming-when-supported": [keyword("after-sheets")],
+    }),
     "orientation-requested-default": [enumerated(3)],
     "orientation-requested-supported": [3, 4].map(enumerated),
     "output-bin-default": [keyword("face-up")],

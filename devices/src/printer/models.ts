@@ -24,6 +24,8 @@ export interface Model {
   enlarges: number;
   /** Into how many pieces of the same width it cuts what it printed. */
   cuts: number;
+  /** Whether it can be told to cut right through a sheet (trimming of PWG 5100.1). */
+  trims: boolean;
 }
 
 const edges = (top: number, right = top, bottom = top, left = top) => ({ top, right, bottom, left });
@@ -46,6 +48,7 @@ export const MODELS: readonly Model[] = [
     copies: 99,
     enlarges: 0,
     cuts: 1,
+    trims: false,
   },
   {
     id: "borderless",
@@ -59,6 +62,7 @@ export const MODELS: readonly Model[] = [
     copies: 20,
     enlarges: 2,
     cuts: 1,
+    trims: false,
   },
   {
     id: "event",
@@ -73,6 +77,7 @@ export const MODELS: readonly Model[] = [
     copies: 50,
     enlarges: 0,
     cuts: 2,
+    trims: false,
   },
   {
     id: "lab",
@@ -86,5 +91,6 @@ export const MODELS: readonly Model[] = [
     copies: 500,
     enlarges: 0,
     cuts: 1,
+    trims: true,
   },
 ];

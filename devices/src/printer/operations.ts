@@ -248,6 +248,7 @@ const READ = new Set([
   "media",
   "media-col",
   "print-quality",
+  "finishings-col",
   "sides",
   "orientation-requested",
   "print-color-mode",
@@ -289,6 +290,7 @@ function readJob(machine: Machine, { operation, job, document }: Asked) {
     type,
     quality,
     grey: model.grey && said(job, "print-color-mode") === "monochrome",
+    trims: model.trims ? trimsOf(job) : { left: [], top: [] },
     scaling: said(job, "print-scaling") === "none" ? "none" : "auto",
     printed: 0,
     state: JOB_STATES.pending,
@@ -298,6 +300,19 @@ function readJob(machine: Machine, { operation, job, document }: Asked) {
     kilobytes: Math.ceil(document.length / 1024),
   };
   return { job: read, unsupported };
+}
+
+/** Where a job asks for cuts right through every sheet. */
+function trimsOf(job: Attributes): PrintJob["trims"] {
+  const trims: PrintJob["trims"] = { left: [], top: [] };
+  for (const finish of job["finishings-col"] ?? []) {
+    const trimming = finish.as === "collection" ? finish.value.trimming?.[0] : undefined;
+    if (trimming?.as !== "collection") continue;
+    const edge = said(trimming.value, "trimming-reference-edge");
+    const offset = figure(trimming.value, "trimming-offset");
+    if ((edge === "left" || edge === "top") && offset !== undefined) trims[edge].push(offset);
+  }
+  return trims;
 }
 
 function typeOf(job: Attributes): string | undefined {

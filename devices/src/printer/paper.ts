@@ -8,6 +8,8 @@ export interface Wanted {
   /** Fitted to the page, or as large as it means to be (print-scaling of PWG 5100.13). */
   scaling: "auto" | "none";
   grey: boolean;
+  /** Where it is cut right through, in hundredths of a millimetre from its left and its top; nothing where it is not. */
+  trims: { left: number[]; top: number[] };
 }
 
 /**
@@ -16,7 +18,7 @@ export interface Wanted {
  */
 export async function printPage(
   page: PagePicture,
-  { media, scaling, grey }: Wanted,
+  { media, scaling, grey, trims }: Wanted,
   model: Model,
 ): Promise<Buffer[]> {
   const px = (hundredths: number) => Math.round((hundredths * model.ppi) / 2540);
@@ -42,15 +44,22 @@ export async function printPage(
     })
     .extend({ top: above, right: after, bottom: below, left: before, background: WHITE });
   const whole = await cleared.png().withDensity(model.ppi).toBuffer();
-  if (model.cuts === 1) return [whole];
-  const pieces = [];
-  for (let i = 0; i < model.cuts; i++) {
-    const from = Math.round((paper.width * i) / model.cuts);
-    const to = Math.round((paper.width * (i + 1)) / model.cuts);
-    const piece = sharp(whole).extract({ left: from, top: 0, width: to - from, height: paper.height });
-    pieces.push(await piece.png().toBuffer());
-  }
-  return pieces;
+  const own = Array.from({ length: model.cuts - 1 }, (_, i) =>
+    Math.round((paper.width * (i + 1)) / model.cuts),
+  );
+  const across = [0, ...own, ...trims.left.map(px), paper.width].sort((a, b) => a - b);
+  const down = [0, ...trims.top.map(px), paper.height].sort((a, b) => a - b);
+  if (across.length + down.length === 4) return [whole];
+  const pieces = down.slice(1).flatMap((bottom, row) =>
+    across.slice(1).map((right, column) => {
+      const [left, top] = [across[column]!, down[row]!];
+      return sharp(whole)
+        .extract({ left, top, width: right - left, height: bottom - top })
+        .png()
+        .toBuffer();
+    }),
+  );
+  return Promise.all(pieces);
 }
 
 const WHITE = "#ffffff";

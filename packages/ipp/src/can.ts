@@ -32,6 +32,8 @@ export interface PrinterCan {
   /** Whether it can be told to print in black alone. */
   grey: boolean;
   copies: number;
+  /** Whether it can be told to cut right through a sheet anywhere (trimming of PWG 5100.1, 5.2.14). */
+  trims: boolean;
   /** Whether it can be told to leave sizes as they are (print-scaling of PWG 5100.13). */
   unscaled: boolean;
   /** What pixels of PWG raster may mean to it; empty where it takes none. */
@@ -95,6 +97,10 @@ export function canOf(attributes: Attributes): PrinterCan {
     colour: first(attributes["color-supported"]) === "true",
     grey: modes.includes("monochrome"),
     copies: copies?.as === "range" ? copies.value.to : 1,
+    trims:
+      textsOf("finishings-col-supported").includes("trimming") &&
+      textsOf("trimming-type-supported").includes("full") &&
+      ["left", "top"].every((edge) => textsOf("trimming-reference-edge-supported").includes(edge)),
     unscaled: textsOf("print-scaling-supported").includes("none"),
     raster: RASTERS.filter((space) => raster.includes(space)),
     reasons: reasonsIn(attributes["printer-state-reasons"]),

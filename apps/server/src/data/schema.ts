@@ -186,6 +186,8 @@ export const events = sqliteTable("events", {
   name: text("name").notNull(),
   /** The end of the guests’ address, which nobody guesses. */
   guests: text("guests").notNull().unique(),
+  /** What links of single sets are made with; it never leaves this computer. */
+  secret: text("secret").notNull().default(""),
   /** What leaves the guests’ page; null for nothing. */
   pin: text("pin"),
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),

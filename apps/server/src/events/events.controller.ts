@@ -1,11 +1,29 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put, Query, Req } from "@nestjs/common";
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  ParseIntPipe,
+  Post,
+  Put,
+  Query,
+  Req,
+  Res,
+} from "@nestjs/common";
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
 import { eventEntrySchema, type EventEntry } from "@wide-quilt/core";
-import type { Request } from "express";
+import { paintReport } from "@wide-quilt/painters";
+import type { Request, Response } from "express";
 import type { EventCard, EventView, TakenIn } from "../contract.ts";
 import { Problem } from "../safety/problem.ts";
 import { plainName } from "../web/sentName.ts";
-import { LeaveGuests, SetUpEvent, StartEvent, TellEvent } from "./events.dto.ts";
+import { attachment } from "../web/attachment.ts";
+import { sendZip } from "../web/zip.ts";
+import { reportOf } from "./report.ts";
+import { SouvenirsService } from "./souvenirs.service.ts";
+import { LeaveGuests, ReportQuery, SetUpEvent, StartEvent, TellEvent, TestPrint } from "./events.dto.ts";
 import { EventsService } from "./events.service.ts";
 import { BOOTH, IntakeService } from "./intake.service.ts";
 
@@ -18,6 +36,7 @@ export class EventsController {
   constructor(
     @Inject(EventsService) private readonly events: EventsService,
     @Inject(IntakeService) private readonly intake: IntakeService,
+    @Inject(SouvenirsService) private readonly souvenirs: SouvenirsService,
   ) {}
 
   @Get()
@@ -91,6 +110,40 @@ export class EventsController {
   leave(@Param("id") id: string, @Body() { pin }: LeaveGuests): void {
     if (!this.events.leaves(id, pin))
       throw new Problem(403, "wrong-pin", "Not this PIN", "This is not the PIN.", { field: "pin" });
+  }
+
+  @Get(":id/sets/:set/link")
+  @ApiOperation({ summary: "The end of the link by which guests take a set along" })
+  link(@Param("id") id: string, @Param("set", ParseIntPipe) set: number): { link: string } {
+    return { link: this.souvenirs.linkOf(id, set) };
+  }
+
+  @Get(":id/download")
+  @ApiOperation({ summary: "All photos of an event and the pages of its sets, as a ZIP" })
+  download(@Param("id") id: string, @Res() response: Response): void {
+    const { row } = this.events.stage(id);
+    sendZip(response, `${row.name}.zip`, this.souvenirs.everything(id));
+  }
+
+  @Get(":id/report")
+  @ApiOperation({ summary: "What an event came to, as a PDF" })
+  async report(
+    @Param("id") id: string,
+    @Query() { paper }: ReportQuery,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { row, state } = this.events.stage(id);
+    const now = Date.now();
+    const pdf = await paintReport(reportOf(row.name, state, now), paper, new Date(now));
+    response.setHeader("Content-Disposition", attachment(`${row.name}.pdf`));
+    response.type("application/pdf").send(pdf);
+  }
+
+  @Post(":id/test-print")
+  @HttpCode(204)
+  @ApiOperation({ summary: "Prints a set of made-up photos at one of the event’s printers" })
+  async testPrint(@Param("id") id: string, @Body() { pattern, printer }: TestPrint): Promise<void> {
+    await this.events.testPrint(id, pattern, printer);
   }
 
   private async whole(view: Omit<EventView, "about">): Promise<EventView> {

@@ -14,6 +14,7 @@ import {
   MaxLength,
   Min,
 } from "class-validator";
+import type { ReportPaper } from "@wide-quilt/painters";
 import { EVENT_LIMITS, type EventEntry, type EventSetup } from "@wide-quilt/core";
 
 export class StartEvent {
@@ -57,6 +58,24 @@ export class LeaveGuests {
   @IsString()
   @Length(1, 8)
   pin!: string;
+}
+
+export class ReportQuery {
+  @ApiProperty({ enum: ["a4", "letter"] })
+  @IsIn(["a4", "letter"])
+  paper!: ReportPaper;
+}
+
+export class TestPrint {
+  @ApiProperty({ description: "Which of the event’s patterns" })
+  @IsString()
+  @Length(1, 64)
+  pattern!: string;
+
+  @ApiProperty({ description: "Which of its printers" })
+  @IsString()
+  @Length(1, 64)
+  printer!: string;
 }
 
 export class GuestQuery {

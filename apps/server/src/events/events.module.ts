@@ -8,6 +8,8 @@ import { PressModule } from "../press/press.module.ts";
 import { PrintersModule } from "../printers/printers.module.ts";
 import { EventsController } from "./events.controller.ts";
 import { GuestsController } from "./guests.controller.ts";
+import { SouvenirsController } from "./souvenirs.controller.ts";
+import { SouvenirsService } from "./souvenirs.service.ts";
 import { EventsService } from "./events.service.ts";
 import { IntakeService } from "./intake.service.ts";
 
@@ -22,7 +24,7 @@ import { IntakeService } from "./intake.service.ts";
     PressModule,
     PrintersModule,
   ],
-  controllers: [EventsController, GuestsController],
-  providers: [EventsService, IntakeService],
+  controllers: [EventsController, GuestsController, SouvenirsController],
+  providers: [EventsService, IntakeService, SouvenirsService],
 })
 export class EventsModule {}

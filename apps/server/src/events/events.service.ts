@@ -30,7 +30,8 @@ import { RunsService } from "../press/runs.service.ts";
 import { PrintersService } from "../printers/printers.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { wallClock } from "./clock.ts";
-import { Stage } from "./stage.ts";
+import { madeUpPhoto } from "./madeUp.ts";
+import { newSecret, Stage } from "./stage.ts";
 
 /** Records that a window gets with an event: of the photos of so many newest sets. */
 const NEWEST = 60;
@@ -108,6 +109,7 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
       id: randomUUID(),
       name: setup.name,
       guests: randomBytes(16).toString("base64url"),
+      secret: newSecret(),
       ...{ pin: null, createdAt: new Date(), endedAt: null },
     };
     this.stages.set(row.id, Stage.begin(this.db, row, layoutsOf(chosen), { do: "setup", setup }));
@@ -198,6 +200,30 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
       .catch(() => undefined);
   }
 
+  /** Prints a set of made-up photos; it counts as no set. Throws a Problem that says why it cannot. */
+  async testPrint(id: string, pattern: string, printer: string): Promise<void> {
+    const stage = this.stage(id);
+    const layout = stage.patterns[pattern];
+    const { setup } = stage.state;
+    if (!layout || !setup.printers.includes(printer))
+      throw Problem.notFound(
+        "pattern",
+        "This pattern or printer is not the event’s any more. Choose another.",
+      );
+    const photos = await Promise.all(
+      Array.from({ length: shotsOfPattern(layout) }, async (_, i) =>
+        this.photos.takeInMade(await madeUpPhoto(i + 1)),
+      ),
+    );
+    const at = Date.now();
+    const set: EventSet = {
+      ...{ number: 1, party: "test", pattern, crops: {}, state: "printing", begun: at, full: at },
+      shots: photos.map((photo, i) => ({ photo, name: `Test ${i + 1}` })),
+    };
+    const job = { ...this.jobOf(stage, set, at), name: `${setup.name}, test print` };
+    await this.make(stage, `${id}-test-${at}`, job, printer, at);
+  }
+
   /** What the printers of an event wait for. */
   waits(id: string): Record<string, string> {
     const { row, state } = this.stage(id);
@@ -262,25 +288,30 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Has a print made: by the run that is there, or a new one. */
   private async print(stage: Stage, print: EventPrint): Promise<void> {
     try {
-      const lane = this.printers.list().find(({ id }) => id === print.printer);
-      if (!lane && print.printer !== FOLDER_LANE)
-        throw new Problem(422, "no-printer", "No printer", "This printer is not in Sizes any more.");
       const job = this.jobOf(stage, setOf(stage.state, print.set)!, print.asked);
-      const made: Job = lane ? applyEdit(job, { do: "printer", printer: lane }) : job;
-      const naming = {
-        ...{ start: 1, each: false, overwrite: false },
-        folder: fileName(stage.row.name),
-        print: lane !== undefined && lane.address !== null,
-      };
-      const stamp = new Date(print.asked);
       const name = runOf(stage.row.id, { print: print.number, attempt: print.attempt });
-      this.followed(await this.runs.once(name, `${OF_EVENT}${stage.row.id}`, made, naming, stamp));
+      this.followed(await this.make(stage, name, job, print.printer!, print.asked));
     } catch (error) {
       this.fail(stage, print.number, error);
     }
   }
 
-  private jobOf(
+  /** Has a job made at one of the event’s printers, by a run of this name that is made once. */
+  private make({ row }: Stage, name: string, job: Job, printer: string, at: number): Promise<Run> {
+    const lane = this.printers.list().find(({ id }) => id === printer);
+    if (!lane && printer !== FOLDER_LANE)
+      throw new Problem(422, "no-printer", "No printer", "This printer is not in Sizes any more.");
+    const made: Job = lane ? applyEdit(job, { do: "printer", printer: lane }) : job;
+    const naming = {
+      ...{ start: 1, each: false, overwrite: false },
+      folder: fileName(row.name),
+      print: lane !== undefined && lane.address !== null,
+    };
+    return this.runs.once(name, `${OF_EVENT}${row.id}`, made, naming, new Date(at));
+  }
+
+  /** A set as it is printed. `at`: when it was asked for, where it is not full. */
+  jobOf(
     { row, patterns }: Stage,
     set: EventSet,
     at: number,

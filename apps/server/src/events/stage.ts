@@ -1,3 +1,4 @@
+import { randomBytes } from "node:crypto";
 import {
   eventBefore,
   eventStep,
@@ -11,6 +12,8 @@ import type { Db } from "../data/db.ts";
 import { eventEntries, eventPatterns, events } from "../data/schema.ts";
 
 export type EventRow = typeof events.$inferSelect;
+
+export const newSecret = (): string => randomBytes(32).toString("base64url");
 
 /** An event that is known: what it is now, from the entries in the database. */
 export class Stage {
@@ -44,6 +47,11 @@ export class Stage {
   static replay(db: Db, id: string): Stage | null {
     const row = db.select().from(events).where(eq(events.id, id)).get();
     if (!row) return null;
+    // Events of before sets had links.
+    if (row.secret === "") {
+      row.secret = newSecret();
+      db.update(events).set({ secret: row.secret }).where(eq(events.id, id)).run();
+    }
     const all = db
       .select()
       .from(eventEntries)

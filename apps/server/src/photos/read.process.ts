@@ -5,6 +5,7 @@ import {
   developHeic,
   inspectPhoto,
   makePreviews,
+  movingPicture,
   photoHash,
   PREVIEW_SIZES,
   takeGraphic,
@@ -31,6 +32,7 @@ serve({
     return { ...record, width, height, orientation: 1 };
   },
   record: ({ path }: { path: string }) => inspectPhoto(path),
+  moving: ({ paths }: { paths: string[] }) => movingPicture(paths),
   previews: ({ path, previews }: Pick<ReadPhoto, "path" | "previews">) => keepPreviews(path, previews),
   backdrop: async ({ photo, mask, fill, to }: ReadBackdrop): Promise<string> => {
     const jpeg = await withBackdrop(photo, mask, fill);

@@ -54,6 +54,11 @@ export class Reading implements OnModuleDestroy {
     return this.read("record", { path }, PHOTO);
   }
 
+  /** Photos one after the other as a GIF. Throws BadPhoto. */
+  moving(paths: readonly string[]): Promise<Uint8Array> {
+    return this.read("moving", { paths }, PHOTO);
+  }
+
   /** Makes a photo’s previews anew. Throws BadPhoto. */
   previews(asked: Pick<ReadPhoto, "path" | "previews">): Promise<void> {
     return this.read("previews", asked, PHOTO);

@@ -78,7 +78,7 @@ export class MakingService {
     const painted = await this.paint(row, job, plan, here, [], raster);
     let first = 0;
     for (const sheet of painted) {
-      const paper = plan.papers[first]!;
+      const [paper, apart] = [plan.papers[first]!, plan.apart[first]!];
       first += plan.files[sheet.number]!.sheets;
       if (sheet.sent === "printed") continue;
       here.progress = { what: "to the printer", done: sheet.number, of: painted.length };
@@ -93,6 +93,7 @@ export class MakingService {
           kind,
           paper,
           setup: target.print,
+          apart,
           sent: sheet.sent,
           printerJob: sheet.printerJob,
           trusts: this.ledger.row(id).trusts,

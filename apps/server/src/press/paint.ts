@@ -1,10 +1,9 @@
 import { existsSync } from "node:fs";
 import { stat, writeFile } from "node:fs/promises";
 import { deserialize } from "node:v8";
-import { facingIn, coarse, type SheetPlan } from "@wide-quilt/core";
+import { arrange, coarse, facingIn, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
-  decodeSheet,
   encodeSheet,
   jpegSizes,
   KeptPhotos,
@@ -39,13 +38,13 @@ const INK_SIDE = 700;
 /** Photos of an event’s sets, which come one by one and are printed together, and soon again; in bytes. */
 const kept = new KeptPhotos(96e6);
 
-/** Decodes what a set of an event shows so far, so that little is left to do once its last photo is there. */
+/** Paints what a set of an event shows so far to nowhere, so that little is left to do once its last photo is there. */
 export async function prepare({ arriving, ...setup }: PrepareTask): Promise<void> {
   const { format, depth } = setup.job.target.file;
   const space = await paintSpace(colourOf(setup), format === "jpeg" ? 8 : depth);
   const { medium, light } = setup.job.target;
   for (const sheet of sheetsToWrite(setup))
-    await decodeSheet(sheet, (id) => arriving[id] ?? fileOf(setup)(id), { space, medium, light, kept });
+    await paintSheet(sheet, (id) => arriving[id] ?? fileOf(setup)(id), {}, { space, medium, light, kept });
 }
 
 /** Paints one file of a run, whole or not at all. */
@@ -103,6 +102,17 @@ export async function digital({ job, records, root, quality, most }: DigitalTask
   return encodeSheet(pixels, sheet.ppi, { format: "jpeg", quality, most }).catch((error: unknown) => {
     throw error instanceof NotEncoded ? refuse(error.message) : error;
   });
+}
+
+/** The first page of a job as a JPEG, by itself, however many share a sheet. */
+export async function firstPage({
+  job,
+  records,
+  root,
+}: Planned & Pick<PaintSetup, "root">): Promise<Uint8Array> {
+  const page = arrange(job, records)[0]!;
+  const pixels = await paintSheet(page, fileOf({ root, job }), {}, { light: job.target.light });
+  return encodeSheet(pixels, page.ppi, { format: "jpeg", quality: PICTURE_QUALITY });
 }
 
 /** How much of each sheet of a drawing the inks cover, by a small picture of it. */

@@ -103,6 +103,12 @@ export class PaintersService implements OnModuleDestroy {
     return this.looks.ask("digital", whole, LOOK);
   }
 
+  /** The first page of a job as a JPEG. */
+  page(job: Job): Promise<Uint8Array> {
+    const task = { job, records: this.records(job), root: this.folder.root };
+    return this.looks.ask("page", task, LOOK);
+  }
+
   /** Has what an event’s set shows so far decoded, where a process is free that would paint it. */
   async prepare(job: Job, { records, arriving }: Pick<PrepareTask, "records" | "arriving">): Promise<void> {
     const task: PrepareTask = { arriving, records, ...(await this.setup(job, 0)) };

@@ -4,6 +4,7 @@ import {
   arrange,
   check,
   coarse,
+  cutsApart,
   forPrinter,
   isDrawing,
   kindOf,
@@ -26,7 +27,10 @@ const SOFT_PROOF_SIDE = 1400;
  * Plans a job's sheets as its printer has to be sent them for them to come out in their true size. Throws a Problem with
  * a sentence for what cannot be written.
  */
-export function sheetsToWrite({ job, records }: Planned): SheetPlan[] {
+export const sheetsToWrite = (planned: Planned): SheetPlan[] => forPrinter(planned.job, trueSheets(planned));
+
+/** The same in the size that they come out in. */
+function trueSheets({ job, records }: Planned): SheetPlan[] {
   const { format } = job.target.file;
   const pages = arrange(job, records);
   const sheets = toWrite(job, pages);
@@ -51,15 +55,17 @@ export function sheetsToWrite({ job, records }: Planned): SheetPlan[] {
       `A JPEG can be ${JPEG_SIDE} px long at most, this sheet is ${Math.max(width, height)} px. Write a PNG or a PDF.`,
     );
   }
-  return forPrinter(job, sheets);
+  return sheets;
 }
 
 /** How the files of a run are divided and what they are asked to be called. */
 export function planRun({ job, records, naming: { rule, start, each } }: PlanRun): RunPlan {
-  const sheets = sheetsToWrite({ job, records });
+  const own = trueSheets({ job, records });
+  const sheets = forPrinter(job, own);
   const pages = job.target.file.format === "pdf";
   return {
     papers: sheets.map(({ stock }) => stock),
+    apart: own.map(cutsApart),
     files: outputFiles(job, records, sheets, { pages, each, rule, start }),
     price: price(job, sheets).total,
   };

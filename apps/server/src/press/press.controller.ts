@@ -14,9 +14,9 @@ import {
 } from "@nestjs/common";
 import { ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Response } from "express";
-import { ZipFile } from "yazl";
 import { Problem } from "../safety/problem.ts";
 import { attachment } from "../web/attachment.ts";
+import { sendZip } from "../web/zip.ts";
 import { AnswerDoubt, AskProof, AskRun, AskSizes } from "./press.dto.ts";
 import type { JpegSizes, Proof, Run, RunList } from "../contract.ts";
 import { DigitalService } from "./digital.service.ts";
@@ -142,17 +142,7 @@ export class PressController {
       response.sendFile(only.path, { dotfiles: "allow" });
       return;
     }
-    response.setHeader("Content-Disposition", attachment(`${this.runs.run(id).jobName}.zip`));
-    response.type("application/zip");
-    const zip = new ZipFile();
-    // A file that goes away in the middle ends the download; its beginning is sent already.
-    const breakOff = () => response.destroy();
-    zip.on("error", breakOff);
-    zip.outputStream.on("error", breakOff);
-    zip.outputStream.pipe(response);
-    // Pictures and PDFs do not get smaller in a ZIP, so they are stored as they are.
-    for (const { name, path } of files) zip.addFile(path, name, { compress: false });
-    zip.end();
+    sendZip(response, `${this.runs.run(id).jobName}.zip`, files);
   }
 }
 

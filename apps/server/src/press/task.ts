@@ -1,5 +1,5 @@
 import type { RasterSpace } from "@wide-quilt/ipp";
-import type { Format, Job, PhotoId, PhotoRecord, SheetPlan } from "@wide-quilt/core";
+import type { CutsApart, Format, Job, PhotoId, PhotoRecord, SheetPlan } from "@wide-quilt/core";
 import type { RunNaming } from "../contract.ts";
 
 /** A job with all that is needed to plan its sheets; plain data, for a process of ours. */
@@ -70,6 +70,8 @@ export interface WeighTask extends PaintSetup {
 export interface RunPlan {
   /** The paper of each sheet. */
   papers: SheetPlan["stock"][];
+  /** Where the pages of each sheet are cut apart. */
+  apart: CutsApart[];
   files: { name: string; sheets: number }[];
   /** What its sheets cost without ink. */
   price: number;

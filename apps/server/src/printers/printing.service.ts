@@ -16,7 +16,7 @@ import {
   type RasterSpace,
   type Trouble,
 } from "@wide-quilt/ipp";
-import type { Press, PrintSetup, Size } from "@wide-quilt/core";
+import type { CutsApart, Press, PrintSetup, Size } from "@wide-quilt/core";
 import { Cancelled, fileName } from "@wide-quilt/painters";
 import { Ledger, type SheetRow } from "../press/ledger.ts";
 import { PrinterAddresses } from "./addresses.ts";
@@ -35,6 +35,8 @@ export interface PrintAsked {
   /** The paper, upright. */
   paper: Size;
   setup: PrintSetup;
+  /** Where its pages are cut apart. */
+  apart: CutsApart;
   /** How far it was before. */
   sent: SheetRow["sent"];
   printerJob: number | null;
@@ -159,7 +161,7 @@ export class PrintingService {
         if (!found && !(asked.sent !== "sent" && (await reached(watch, () => client.keepsHistory()))))
           return "in doubt";
       }
-      const template = templateOf(can, asked.paper, asked.setup);
+      const template = templateOf(can, asked.paper, asked.setup, asked.apart);
       const document = await readFile(asked.path);
       set({ sent: "sending", printerJob: null });
       try {

@@ -11,15 +11,32 @@ import {
   type Attributes,
   type PrinterCan,
 } from "@wide-quilt/ipp";
-import type { PrintSetup, Size } from "@wide-quilt/core";
+import type { CutsApart, PrintSetup, Size } from "@wide-quilt/core";
 
 const MONOCHROME = "monochrome";
+
+/** Cuts right through every sheet, in hundredths of a millimetre from its left or its top (PWG 5100.1, 5.2.14). */
+function trimmed({ x, y }: CutsApart): Attributes {
+  const cut = (edge: "left" | "top", offset: number) =>
+    collection({
+      trimming: [
+        collection({
+          "trimming-offset": [integer(Math.round(offset / 10))],
+          "trimming-reference-edge": [keyword(edge)],
+          "trimming-type": [keyword("full")],
+          "trimming-when": [keyword("after-sheets")],
+        }),
+      ],
+    });
+  const cuts = [...x.map((offset) => cut("left", offset)), ...y.map((offset) => cut("top", offset))];
+  return cuts.length > 0 ? { "finishings-col": cuts } : {};
+}
 
 /**
  * What a job asks for beside its document (RFC 8011, 5.2; PWG 5100.7): its paper, copies, quality and colour, and that
  * nothing is scaled. Throws PrinterFault where the printer cannot do that; a quality that it does not know is left to it.
  */
-export function templateOf(can: PrinterCan, paper: Size, setup: PrintSetup): Attributes {
+export function templateOf(can: PrinterCan, paper: Size, setup: PrintSetup, apart: CutsApart): Attributes {
   const { name } = can;
   const [width, height] = [Math.round(paper.width / 10), Math.round(paper.height / 10)];
   const own = mediaOf(can, width, height);
@@ -56,6 +73,7 @@ export function templateOf(can: PrinterCan, paper: Size, setup: PrintSetup): Att
     ],
     ...(can.qualities.includes(quality) && { "print-quality": [enumerated(PRINT_QUALITIES[quality])] }),
     ...(can.unscaled && { "print-scaling": [keyword("none")] }),
+    ...(setup.cuts && can.trims && trimmed(apart)),
     ...(grey && { "print-color-mode": [keyword(MONOCHROME)] }),
   };
 }

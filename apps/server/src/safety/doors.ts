@@ -64,11 +64,11 @@ function isFromElsewhere(request: Request): boolean {
 }
 
 /**
- * What guests of an event reach without a key: their page, whose address nobody guesses, what it asks there, and the files that
- * every page is made of.
+ * What guests of an event reach without a key: their pages, whose addresses nobody guesses, what those ask for, and the files
+ * that every page is made of.
  */
 const isForGuests = ({ path }: Request): boolean =>
-  /^\/(g|api\/guests|assets)\//.test(path) || path === "/icon.svg";
+  /^\/(g|t|api\/(guests|taken)|assets)\//.test(path) || path === "/icon.svg";
 
 function callerOf(request: Request, trustsProxy: boolean): Caller {
   const line: Caller = {

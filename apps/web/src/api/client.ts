@@ -36,6 +36,7 @@ import type {
   RunNaming,
   StyleView,
   TakenIn,
+  TakenSet,
   WatchView,
 } from "@wide-quilt/server/contract";
 import { thisWindow } from "../app/thisWindow.ts";
@@ -205,6 +206,10 @@ export const server = {
   eventShot: (id: string, photo: Blob, name: string) =>
     ask<TakenIn>("POST", `${event(id)}/shots?name=${encodeURIComponent(name)}`, photo),
   takeOldPhotos: (id: string) => ask<void>("POST", `${event(id)}/old-photos`),
+  setLink: (id: string, set: number) => ask<{ link: string }>("GET", `${event(id)}/sets/${set}/link`),
+  testPrint: (id: string, pattern: string, printer: string) =>
+    ask<void>("POST", `${event(id)}/test-print`, { pattern, printer }),
+  takenSet: (link: string) => ask<TakenSet>("GET", `/taken/${encodeURIComponent(link)}`),
   leaveGuests: (id: string, pin: string) => ask<void>("POST", `${event(id)}/leave`, { pin }),
   guest: (token: string, party: string) => ask<GuestView>("GET", guests(token, "", party)),
   guestShot: (token: string, party: string, photo: File) =>
@@ -249,6 +254,12 @@ export const address = {
     `${BASE}/api/guests/${encodeURIComponent(token)}/photos/${photo}`,
   /** The page that guests open on their telephones. */
   guestPage: (token: string) => `${location.origin}${BASE}/g/${token}`,
+  eventDownload: (id: string) => `${BASE}/api${event(id)}/download`,
+  eventReport: (id: string, paper: "a4" | "letter") => `${BASE}/api${event(id)}/report?paper=${paper}`,
+  /** The page by which guests take a set along, and what it shows. */
+  takenPage: (link: string) => `${location.origin}${BASE}/t/${link}`,
+  taken: (link: string, what: "page" | "moving" | `shots/${number}`) =>
+    `${BASE}/api/taken/${encodeURIComponent(link)}/${what}`,
   health: `${BASE}/health`,
   download: (run: string) => `${BASE}/api/runs/${run}/download`,
 };

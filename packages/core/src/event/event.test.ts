@@ -166,7 +166,7 @@ describe("an event", () => {
     expect(eventFigures(state)).toMatchObject({
       ...{ sets: 3, prints: 2, toCome: 1, shots: 9 },
       wait: { median: 5 * MINUTE, most: 7 * MINUTE },
-      byPattern: { three: 3, one: 0 },
+      byPattern: { three: { sets: 3, wait: expect.any(Number) as number }, one: { sets: 0, wait: null } },
       spans: [{ from: 0, sets: 3, prints: 2 }],
     });
     expect([printsBefore(state, 1), printsBefore(state, 3)]).toEqual([null, 0]);

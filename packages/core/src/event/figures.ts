@@ -1,4 +1,4 @@
-import type { EventState } from "./state.ts";
+import type { EventSet, EventState } from "./state.ts";
 
 /** Sets and prints of one span of time. */
 export interface EventSpan {
@@ -18,7 +18,8 @@ export interface EventFigures {
   shots: number;
   /** From the last shot to the first print of a set, in milliseconds: the middle one, and one of twenty; null before any. */
   wait: { median: number; most: number } | null;
-  byPattern: Readonly<Record<string, number>>;
+  /** Sets of each pattern, and the middle one of their waits, in milliseconds; null before any. */
+  byPattern: Readonly<Record<string, { sets: number; wait: number | null }>>;
   spans: EventSpan[];
 }
 
@@ -35,12 +36,14 @@ export function eventFigures({ sets, prints, setup }: EventState): EventFigures 
     const known = firstOut.get(set);
     if (known === undefined || done! < known) firstOut.set(set, done!);
   }
-  const waits = full
-    .flatMap(({ number, full: at }) => {
-      const done = firstOut.get(number);
-      return done === undefined ? [] : [Math.max(0, done - at!)];
-    })
-    .sort((a, b) => a - b);
+  const waitsOf = (some: readonly EventSet[]) =>
+    some
+      .flatMap(({ number, full: at }) => {
+        const done = firstOut.get(number);
+        return done === undefined ? [] : [Math.max(0, done - at!)];
+      })
+      .sort((a, b) => a - b);
+  const waits = waitsOf(full);
   return {
     sets: full.length,
     prints: out.length,
@@ -50,11 +53,14 @@ export function eventFigures({ sets, prints, setup }: EventState): EventFigures 
       waits.length === 0
         ? null
         : {
-            median: waits[Math.floor((waits.length - 1) / 2)]!,
+            median: middle(waits)!,
             most: waits[Math.ceil(waits.length * 0.95) - 1]!,
           },
     byPattern: Object.fromEntries(
-      setup.patterns.map(({ id }) => [id, full.filter(({ pattern }) => pattern === id).length]),
+      setup.patterns.map(({ id }) => {
+        const own = full.filter(({ pattern }) => pattern === id);
+        return [id, { sets: own.length, wait: middle(waitsOf(own)) }];
+      }),
     ),
     spans: spansOf(
       full.map(({ full: at }) => at!),
@@ -62,6 +68,10 @@ export function eventFigures({ sets, prints, setup }: EventState): EventFigures 
     ),
   };
 }
+
+/** The middle one of sorted figures, the lower one of two. */
+const middle = (sorted: readonly number[]): number | null =>
+  sorted[Math.floor((sorted.length - 1) / 2)] ?? null;
 
 function spansOf(sets: readonly number[], prints: readonly number[]): EventSpan[] {
   const times = [...sets, ...prints];

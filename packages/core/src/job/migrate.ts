@@ -146,6 +146,14 @@ const STEPS: Record<number, (job: Values) => Values> = {
   9: (job) => ({ ...job, version: 10 }),
   // Version 10 did not know what a job was made at.
   10: (job) => ({ ...job, version: 11, occasion: null }),
+  11: (job) => {
+    const target = job.target as Values;
+    return {
+      ...job,
+      version: 12,
+      target: { ...target, print: { ...(target.print as Values), cuts: false } },
+    };
+  },
 };
 
 /** How a job of version 6 named things: after their place among the photos, or on their sheets. */

@@ -16,6 +16,8 @@ export interface OutputColour extends Pick<ColourSetup, "intent" | "blackPoint">
 
 /** The colours of the pixels that a sheet is painted with. */
 export interface PaintSpace {
+  /** What it is known by: spaces of the same name make the same pixels. */
+  name: string;
   channels: 3 | 4;
   depth: 8 | 16;
   /** What stands in the file; null for nothing. */
@@ -49,6 +51,7 @@ export async function paintSpace(
   const asIs = (pixels: Samples) => atDepth(pixels, depth);
   if (!colour) {
     return {
+      name: `none ${depth}`,
       channels: 3,
       depth,
       profile: null,
@@ -71,6 +74,7 @@ export async function paintSpace(
   const opened = (photo: Buffer | null) => (photo ? own.open(keyOf(photo), photo) : srgb);
   const fromSrgb = way(srgb);
   return {
+    name: [keyOf(profile), intent, blackPoint, depth].join(" "),
     channels,
     depth,
     profile,

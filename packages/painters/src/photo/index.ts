@@ -1,3 +1,4 @@
+export { movingPicture } from "./moving.ts";
 export { withBackdrop } from "./backdrop.ts";
 export { BadPhoto } from "./badPhoto.ts";
 export type { PhotoFiles } from "./files.ts";

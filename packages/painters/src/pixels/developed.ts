@@ -3,8 +3,8 @@ import { sharpening, toPx, type CellPlan, type Medium, type PixelBox } from "@wi
 import type { PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import type { Watch } from "../progress.ts";
-import { decode, type Decoded, type Raw, type Wanted } from "./decode.ts";
-import type { KeptPhotos } from "./kept.ts";
+import { decode, type Raw, type Wanted } from "./decode.ts";
+import type { KeptPhoto, KeptPhotos } from "./kept.ts";
 import { LIGHT } from "./light.ts";
 import { union, type Part } from "./part.ts";
 import { resampled, type Along } from "./resample.ts";
@@ -37,8 +37,8 @@ export interface Developing {
 /** Gets a photo ready for the cells that show it at one size and turn: it is decoded once for all of them. */
 export async function developed(shown: readonly Shown[], how: Developing, watch: Watch): Promise<Developed> {
   const { ppi, space, medium } = how;
-  const photo = await decodedFor(shown, how);
-  const done = new Map<string, Promise<Samples>>();
+  const { decoded, crops: done } = decodedFor(shown, how);
+  const photo = await decoded;
   const { colours, part } = photo;
 
   /** A box from where the photo lies, seen from the box’s corner. */
@@ -62,7 +62,8 @@ export async function developed(shown: readonly Shown[], how: Developing, watch:
       const { x, y, width, height } = one.picture!.placed;
       const across = along(x, width, part.left, part.right, photo.width, box.left, ppi);
       const down = along(y, height, part.top, part.bottom, photo.height, box.top, ppi);
-      const key = JSON.stringify([across, down, box.width, box.height, one.look, one.sharpening]);
+      const wears = [one.look, sharpening(one.sharpening, medium, one.finished), space.name, ppi];
+      const key = JSON.stringify([across, down, box.width, box.height, wears]);
       let pixels = done.get(key);
       if (!pixels) done.set(key, (pixels = cut(across, down, box, one)));
       return pixels;
@@ -70,11 +71,8 @@ export async function developed(shown: readonly Shown[], how: Developing, watch:
   };
 }
 
-/** The photo that cells show, decoded for them. */
-export function decodedFor(
-  shown: readonly Shown[],
-  { ppi, files, space, light, kept }: Developing,
-): Promise<Decoded> {
+/** The photo that cells show, decoded for them, and what was cut out of it before. */
+function decodedFor(shown: readonly Shown[], { ppi, files, space, light, kept }: Developing): KeptPhoto {
   const { paints, picture } = shown[0]!.cell;
   const { placed, turn } = picture!;
   const wanted: Wanted = {
@@ -86,7 +84,7 @@ export function decodedFor(
     light,
   };
   const now = () => decode(files(paints!), wanted);
-  return kept ? kept.get(paints!, wanted, now) : now();
+  return kept ? kept.get(paints!, wanted, now) : { decoded: now(), crops: new Map() };
 }
 
 /** Cells whose photos lie within so much of a pixel alike are alike: a thirty-second, which nobody can see or measure. */

@@ -15,7 +15,7 @@ import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { asOverlay, isRounded, paintBands, paintPiece } from "./bands.ts";
 import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
-import { decodedFor, developed, type Shown } from "./developed.ts";
+import { developed, type Shown } from "./developed.ts";
 import { paintGround } from "./ground.ts";
 import { paintInk, type Laid } from "./ink.ts";
 import type { KeptPhotos } from "./kept.ts";
@@ -83,20 +83,6 @@ export async function paintSheet(
   await paintInk(sheet, ofSheet(plan.over), ppi, files);
   for (const stroke of plan.marks) fillBox(sheet, strokeBox(stroke, ppi), stroke.colour);
   return sheet;
-}
-
-/** Decodes what a sheet shows as it will be painted, and keeps it. Throws as painting does. */
-export async function decodeSheet(
-  plan: SheetPlan,
-  files: PhotoFiles,
-  setup: PaintSetup & Required<Pick<PaintSetup, "kept">>,
-): Promise<void> {
-  const { space = await paintSpace(), medium = "glossy", light = false, kept } = setup;
-  const how = { ppi: plan.ppi, files, space, medium, light, kept };
-  for (const layer of layers(plan)) {
-    const groups = sameLooks(layer);
-    await inLanes(groups, lanesFor(groups, plan.ppi), async (sights) => void (await decodedFor(sights, how)));
-  }
 }
 
 const ofSheet = (inks: readonly Ink[]): Laid[] => inks.map((ink) => ({ ink, cell: null }));

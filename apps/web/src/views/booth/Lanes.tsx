@@ -1,5 +1,7 @@
 import { FOLDER_LANE, type EventEntry, type EventPrint, type Printer } from "@wide-quilt/core";
 import type { EventView } from "@wide-quilt/server/contract";
+import { server } from "../../api/client.ts";
+import { useDoing } from "../../app/useDoing.ts";
 import { SetPicture } from "./SetPicture.tsx";
 
 interface Props {
@@ -15,6 +17,11 @@ const SHOWN = 18;
 /** What each printer does, what waits for one, and what is done. */
 export function Lanes({ view, printers, onShow, tell }: Props) {
   const { state, about } = view;
+  const doing = useDoing();
+  const testPrint = (printer: string, name: string) =>
+    void doing(() => server.testPrint(view.id, state.setup.patterns[0]!.id, printer), {
+      said: `A test print of made-up photos goes to ${name}.`,
+    });
   const waiting = state.prints.filter(({ state: is }) => is === "waiting");
   const done = state.sets
     .filter(({ number, state: is }) => is === "printing" && isDone(state.prints, number))
@@ -48,6 +55,15 @@ export function Lanes({ view, printers, onShow, tell }: Props) {
                   }
                 >
                   {why === null ? "Take out of the turns" : "Let it print again"}
+                </button>
+              )}
+              {!state.ended && (
+                <button
+                  type="button"
+                  className="text-[12.5px] font-semibold text-accent hover:underline"
+                  onClick={() => testPrint(id, name)}
+                >
+                  Test print
                 </button>
               )}
             </h2>

@@ -5,11 +5,12 @@ import { SetPicture } from "./SetPicture.tsx";
 
 interface Props {
   view: EventView;
+  onShow(set: number): void;
   tell(entry: EventEntry): Promise<void>;
 }
 
 /** The sets that fill, or are looked at. */
-export function OpenSets({ view, tell }: Props) {
+export function OpenSets({ view, onShow, tell }: Props) {
   const open = view.state.sets.filter(({ state }) => state === "filling" || state === "shown");
   return (
     <section
@@ -23,13 +24,13 @@ export function OpenSets({ view, tell }: Props) {
         </div>
       )}
       {open.map((set) => (
-        <OpenSet key={set.number} view={view} set={set} tell={tell} />
+        <OpenSet key={set.number} view={view} set={set} onShow={onShow} tell={tell} />
       ))}
     </section>
   );
 }
 
-function OpenSet({ view, set, tell }: Props & { set: EventSet }) {
+function OpenSet({ view, set, onShow, tell }: Props & { set: EventSet }) {
   const { number, shots, state } = set;
   const next = shots.indexOf(null) + 1;
   return (
@@ -52,6 +53,11 @@ function OpenSet({ view, set, tell }: Props & { set: EventSet }) {
                 Retake {i + 1}
               </button>
             ),
+        )}
+        {shots.some((shot) => shot !== null) && (
+          <button type="button" className={button.plain} onClick={() => onShow(number)}>
+            Crop
+          </button>
         )}
         {state === "shown" && (
           <button

@@ -1,28 +1,20 @@
-import {
-  eventFigures,
-  type EventEntry,
-  type EventSet,
-  type EventSetup,
-  type Printer,
-} from "@wide-quilt/core";
+import { eventFigures, type EventEntry, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { EventView } from "@wide-quilt/server/contract";
-import { FileImage, FileSpreadsheet, Flag, MonitorSmartphone, Pause, Play } from "lucide-react";
+import { Flag, MonitorSmartphone, Pause, Play } from "lucide-react";
 import { lazy, Suspense, useMemo, useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { server } from "../../api/client.ts";
 import { failureOf, usePrintersQuery } from "../../api/queries.ts";
-import { newId } from "../../app/ids.ts";
 import { NotOpened } from "../../app/NotOpened.tsx";
 import { PageHead } from "../../app/PageHead.tsx";
-import { LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { useTitle } from "../../app/useTitle.ts";
 import { button } from "../../ui/button.ts";
 import { Lanes } from "./Lanes.tsx";
 import { OpenSets } from "./OpenSets.tsx";
-import { reportOf } from "./report.ts";
 import { SetPanel } from "./SetPanel.tsx";
 import { SetupSentence } from "./SetupSentence.tsx";
+import { TakeAlong } from "./TakeAlong.tsx";
 import { toDo } from "./todo.tsx";
 import { useEvent } from "./useEvent.ts";
 import { useWidth } from "./useWidth.ts";
@@ -105,7 +97,7 @@ function Operator({ view, isHeard, tell, setUp, printers, fault }: Props) {
       </section>
       {fault && <p className="bg-wrong-soft px-5 py-2 text-wrong">{fault}</p>}
       <main className="grid min-h-0 grow grid-cols-[250px_minmax(0,1fr)_270px] max-[860px]:grid-cols-1">
-        <OpenSets view={view} tell={tell} />
+        <OpenSets view={view} onShow={setShown} tell={tell} />
         <Lanes view={view} printers={printers} onShow={setShown} tell={tell} />
         <section aria-label="To do" className="overflow-auto border-l border-line bg-white p-4">
           <h2 className="mb-3 text-[14px] font-semibold">To do</h2>
@@ -203,6 +195,12 @@ function Sums({
     ...(figures.wait
       ? [["from the last shot to paper", seconds(figures.wait.median)] as [string, string]]
       : []),
+    ...(state.setup.patterns.length > 1
+      ? state.setup.patterns.map(({ id, name }): [string, string] => {
+          const { sets, wait } = figures.byPattern[id]!;
+          return [name, wait === null ? String(sets) : `${sets} in ${seconds(wait)}`];
+        })
+      : []),
     ...(about.disk.hours !== null ? [["room on the disk", `${about.disk.hours} h`] as [string, string]] : []),
   ];
   return (
@@ -219,37 +217,3 @@ function Sums({
 
 const seconds = (milliseconds: number): string =>
   milliseconds < 90_000 ? `${Math.round(milliseconds / 1000)} s` : `${Math.round(milliseconds / 60_000)} min`;
-
-/** What an event leaves: its figures as a table, and its photos as a job. */
-function TakeAlong({ view, done }: { view: EventView; done: readonly EventSet[] }) {
-  const doing = useDoing();
-  const navigate = useNavigate();
-  const photos = done.flatMap(({ shots }) => shots.flatMap((shot) => shot ?? []));
-  const asJob = () =>
-    void doing(async () => {
-      const job = await server.startJob("contact", `${view.name}, all photos`, LOCALE, "mm");
-      const edit = {
-        do: "add photos" as const,
-        photos: photos.map(({ photo, name }) => ({ id: photo, name })),
-      };
-      await server.sendEdits(job.id, job.version, [{ id: newId(), edit }]);
-      await navigate(`/jobs/${job.id}`);
-    });
-  const report = () => {
-    const link = document.createElement("a");
-    link.href = URL.createObjectURL(new Blob([reportOf(view.state)], { type: "text/csv" }));
-    link.download = `${view.name}.csv`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
-  return (
-    <>
-      <button type="button" className={button.plain} disabled={done.length === 0} onClick={report}>
-        <FileSpreadsheet size={15} aria-hidden /> Report as CSV
-      </button>
-      <button type="button" className={button.plain} disabled={photos.length === 0} onClick={asJob}>
-        <FileImage size={15} aria-hidden /> All photos as a contact sheet
-      </button>
-    </>
-  );
-}

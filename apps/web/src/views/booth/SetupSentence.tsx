@@ -7,6 +7,7 @@ import { usePatternsQuery, usePrintersQuery } from "../../api/queries.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { TextField } from "../../ui/TextField.tsx";
+import { isOnlyHere } from "./useSetLink.ts";
 
 const GuestsCode = lazy(() => import("./GuestsCode.tsx"));
 
@@ -205,9 +206,6 @@ function PrinterChoice({ setup, printers, onChange }: Change & { printers: Print
   );
 }
 
-/** Names of this very computer, which no telephone reaches. */
-const LOOPBACK = new Set(["localhost", "127.0.0.1", "[::1]"]);
-
 /** The address for telephones, as a code and in letters. */
 function ForTelephones({ token }: { token: string }) {
   const page = address.guestPage(token);
@@ -220,7 +218,7 @@ function ForTelephones({ token }: { token: string }) {
         <a href={page} target="_blank" rel="noreferrer" className="break-all text-accent underline">
           {page}
         </a>
-        {LOOPBACK.has(location.hostname) && (
+        {isOnlyHere() && (
           <span className="mt-1.5 block text-look">
             Only this computer reaches this address. For telephones start Wide Quilt with --host and a key,
             and open it by this computer’s address in the network.

@@ -1,4 +1,4 @@
-import { price, type Job, type PrintSetup, type SheetPlan } from "@wide-quilt/core";
+import { cutsApart, price, type Job, type PrintSetup, type SheetPlan } from "@wide-quilt/core";
 import { documentFor, mediaOf, sizesOf, typesOf, type PrinterCan } from "@wide-quilt/ipp/can";
 import { CircleCheck, OctagonAlert, RotateCw, TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
@@ -32,13 +32,15 @@ const ANY = "";
 export function PrintFields({ job, sheets, address }: Props) {
   const { can, why, again } = usePrinterCan(address);
   const paper = sheets[0]?.stock ?? job.sheet.paper;
+  const apart = sheets[0] ? cutsApart(sheets[0]) : { x: [], y: [] };
+  const cuts = apart.x.length + apart.y.length;
   return (
     <section aria-label="Printing" className="flex flex-col gap-2.5">
       <h2 className="text-[13px] font-semibold">Printing</h2>
       {can ? (
         <>
           <Ready can={can} again={again} />
-          <Wishes job={job} can={can} paper={paper} />
+          <Wishes job={job} can={can} paper={paper} cut={cuts} />
           <Fits job={job} can={can} paper={paper} sheets={sheets} />
         </>
       ) : (
@@ -99,7 +101,7 @@ interface OfPrinter {
   paper: SheetPlan["stock"];
 }
 
-function Wishes({ job, can, paper }: OfPrinter) {
+function Wishes({ job, can, paper, cut }: OfPrinter & { cut: number }) {
   const { press, set } = usePress(job);
   const { print } = press;
   const setPrint = (change: Partial<PrintSetup>, gesture?: string) =>
@@ -135,6 +137,17 @@ function Wishes({ job, can, paper }: OfPrinter) {
           value={print.quality}
           onChange={(quality) => setPrint({ quality })}
           choices={can.qualities.map((value) => ({ value, text: QUALITIES[value] }))}
+        />
+      )}
+      {can.trims && cut > 0 && (
+        <Check
+          label={
+            cut === 1
+              ? "it cuts the pages of a sheet apart"
+              : `it cuts the pages of a sheet apart, ${cut} cuts`
+          }
+          checked={print.cuts}
+          onChange={(cuts) => setPrint({ cuts })}
         />
       )}
       {(can.grey || print.grey) && (

@@ -51,6 +51,7 @@ export const printSchema = z.strictObject({
     .describe("The kind of paper as the printer names it (media-type of PWG 5100.7); null for what is in it"),
   quality: z.enum(PRINT_QUALITIES),
   grey: z.boolean().describe("Whether it prints in black alone"),
+  cuts: z.boolean().describe("Whether it cuts pages apart that share a sheet, where it can"),
 });
 
 /** What stands in a file about itself. */
@@ -118,7 +119,7 @@ export const USUAL_PRESS: Press = {
   light: true,
   medium: "glossy",
   photoPpi: null,
-  print: { copies: 1, type: null, quality: "high", grey: false },
+  print: { copies: 1, type: null, quality: "high", grey: false, cuts: false },
   naming: { rule: "", start: 1, each: false, folder: "" },
 };
 

@@ -1,3 +1,4 @@
+import { USUAL_PRESS } from "../../catalogue/press/index.ts";
 import { paperById } from "../../catalogue/paper/index.ts";
 import { freshJob, STRIP_LAYOUTS, type StripLayout, type TicketOf } from "../../kinds/index.ts";
 import { applyEdit } from "../apply.ts";
@@ -30,8 +31,14 @@ export function stripEdits(
 
 const INK = "#20242c";
 
-/** Guests wait for a strip: weighing photos by light takes twice as long as all the rest of it. */
-const QUICK: JobEdit = { do: "target", change: { light: false } };
+/**
+ * Guests wait for a strip: weighing photos by light takes twice as long as all the rest of it, and a printer that cuts saves
+ * whoever would.
+ */
+const QUICK: JobEdit = {
+  do: "target",
+  change: { light: false, print: { ...USUAL_PRESS.print, cuts: true } },
+};
 
 /** The patterns that come with the program: a folder of strips and cards. */
 export const SHIPPED_PATTERNS: readonly ShippedPattern[] = STRIP_LAYOUTS.map((layout) => {

@@ -1,18 +1,21 @@
-import type { EventEntry } from "@wide-quilt/core";
+import type { EventEntry, EventSet } from "@wide-quilt/core";
 import type { EventView } from "@wide-quilt/server/contract";
 import { Volume2, VolumeX } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
-import { server } from "../../../api/client.ts";
+import { address, server } from "../../../api/client.ts";
 import { useTitle } from "../../../app/useTitle.ts";
 import { SetPicture } from "../SetPicture.tsx";
 import { useEvent } from "../useEvent.ts";
+import { isOnlyHere } from "../useSetLink.ts";
 import { Leave } from "./Leave.tsx";
 import { Looking } from "./Looking.tsx";
 import { Posing } from "./Posing.tsx";
 import { BOOTH, guestStep, type Guest } from "./step.ts";
 import { Thanks } from "./Thanks.tsx";
 import { useBeep } from "./useBeep.ts";
+
+const GuestsCode = lazy(() => import("../GuestsCode.tsx"));
 
 /** What guests see: nothing but the next step, by touch, by any key, or by itself. */
 export function GuestView() {
@@ -147,8 +150,17 @@ function useAnyKey(act: (() => void) | null): void {
 
 const SHOWN = 3;
 
+/** The sets that were wanted most, of those the newest. */
+const bestSets = ({ sets, prints }: EventView["state"], most: number): EventSet[] => {
+  const wanted = (set: EventSet) => prints.filter((print) => print.set === set.number).length;
+  return sets
+    .filter(({ state }) => state === "printing")
+    .sort((a, b) => wanted(b) - wanted(a) || b.number - a.number)
+    .slice(0, most);
+};
+
 function Rest({ view, onBegin }: { view: EventView; onBegin(): void }) {
-  const sets = view.state.sets.filter(({ state }) => state === "printing").slice(-SHOWN);
+  const sets = bestSets(view.state, SHOWN);
   const lean = [-5, 3, -2];
   return (
     <button
@@ -164,6 +176,17 @@ function Rest({ view, onBegin }: { view: EventView; onBegin(): void }) {
         <span className="mt-[4vmin] block text-[4.5vmin] text-ink-2">
           {view.state.setup.camera ? "Touch here, or press the big button" : "Step in front of the camera"}
         </span>
+        {view.state.setup.telephones && !isOnlyHere() && (
+          <span className="mt-[4vmin] flex items-center gap-[2.5vmin] text-[3.4vmin]">
+            <Suspense fallback={null}>
+              <GuestsCode
+                address={address.guestPage(view.guests)}
+                className="size-[20vmin] rounded-[1.5vmin] bg-white"
+              />
+            </Suspense>
+            or send photos from your telephone: scan this
+          </span>
+        )}
       </span>
       {sets.length > 0 && (
         <span aria-hidden className="flex gap-[3vmin]">

@@ -1,7 +1,7 @@
 import type { EventView } from "@wide-quilt/server/contract";
 import { lazy, Suspense } from "react";
-import { address } from "../../../api/client.ts";
 import { SetPicture } from "../SetPicture.tsx";
+import { useSetLink } from "../useSetLink.ts";
 import type { GuestStep } from "./step.ts";
 import { useCountdown } from "./useCountdown.ts";
 
@@ -19,6 +19,7 @@ interface Props {
 /** What the guests wait for, and how long. */
 export function Thanks({ view, step: { set, before }, onOver }: Props) {
   useCountdown(`${set.number}`, THANKS, onOver);
+  const link = useSetLink(view.id, set.number);
   const print = view.state.prints.find((one) => one.set === set.number);
   const trouble = print?.state === "doubt" || print?.state === "failed";
   const place =
@@ -41,15 +42,12 @@ export function Thanks({ view, step: { set, before }, onOver }: Props) {
         </span>
         <span className="mt-[4vmin] block text-[4.5vmin]">{place}</span>
       </span>
-      {view.state.setup.telephones && (
+      {link && (
         <span className="flex flex-col items-center gap-[2vmin] text-[3.2vmin]">
           <Suspense fallback={null}>
-            <GuestsCode
-              address={address.guestPage(view.guests)}
-              className="size-[24vmin] rounded-[1.5vmin]"
-            />
+            <GuestsCode address={link} className="size-[26vmin] rounded-[1.5vmin]" />
           </Suspense>
-          from your telephone: scan this
+          your photos: scan this
         </span>
       )}
       <SetPicture

@@ -1,0 +1,1 @@
+ALTER TABLE `events` ADD `secret` text DEFAULT '' NOT NULL;
