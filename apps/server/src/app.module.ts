@@ -16,16 +16,18 @@ import { DemoModule } from "./demo/demo.module.ts";
 import { EventsModule } from "./events/events.module.ts";
 import { WatchModule } from "./watch/watch.module.ts";
 import { HouseModule } from "./house.module.ts";
+import type { Network } from "./network/network.controller.ts";
+import { NetworkModule } from "./network/network.module.ts";
 import type { Options } from "./options.ts";
 
 /** The whole server, a module a noun, over one data folder. */
 @Module({})
 export class AppModule {
-  static over(folder: DataFolder, db: Db, options: Options): DynamicModule {
+  static over(folder: DataFolder, db: Db, options: Options, network: Network): DynamicModule {
     return {
       module: AppModule,
       imports: [
-        HouseModule.over(folder, db, options),
+        HouseModule.over(folder, db, options, network),
         PhotosModule,
         HeadsModule,
         GraphicsModule,
@@ -37,6 +39,7 @@ export class AppModule {
         PrintersModule,
         FollowModule,
         KeptModule,
+        NetworkModule,
         DemoModule,
         WatchModule,
         EventsModule,

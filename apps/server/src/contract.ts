@@ -181,6 +181,14 @@ export interface GuestView {
   } | null;
 }
 
+/** How other computers reach this server. */
+export interface NetworkView {
+  /** Where its pages are for them; none where only this computer is let in. */
+  addresses: string[];
+  /** What HTTPS is spoken with: whether it was made here, its SHA-256 fingerprint and its end; null for plain HTTP. */
+  certificate: { isOwn: boolean; fingerprint: string; until: string } | null;
+}
+
 /** A set of an event as its guests take it along. */
 export interface TakenSet {
   /** The event’s. */
@@ -204,6 +212,8 @@ export interface EventAbout {
   disk: { free: number; hours: number | null };
   /** Files that were refused, the newest last. */
   refused: { name: string; why: string }[];
+  /** RAW files that came: the pictures that the camera put into them were taken. */
+  raws: number;
 }
 
 /** A graphic that was kept, and what a person should know of it. */

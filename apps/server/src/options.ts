@@ -18,6 +18,8 @@ export interface Options {
   trustsProxy: boolean;
   /** Ports that printers are spoken to at; null for any. */
   printerPorts: ReadonlySet<number> | null;
+  /** The files of a certificate and its key; “own” for one that is made here; null for plain HTTP. */
+  tls: { cert: string; key: string } | "own" | null;
   /** Whether the page is opened in the browser. */
   opens: boolean;
 }
@@ -31,6 +33,8 @@ const USAGE = `Usage: npm start -- [--data DIR] [--port N] [--empty] [--open] [-
   --host ADDRESS  the address to listen on (127.0.0.1); any other needs a key
   --key KEY       what a browser has to open the page with: http://ADDRESS:N/?key=KEY
   --key-file FILE a file with the key; or set WIDE_QUILT_KEY or WIDE_QUILT_KEY_FILE
+  --tls CERT KEY  speaks HTTPS with a certificate and its key, both in files (PEM); with --tls own
+                  Wide Quilt makes a certificate, and a page says how other computers accept it
   --trust-proxy   behind a proxy that sets X-Forwarded-Host, -Proto and -For; needs a key
   --base /PATH    what the addresses of the pages begin with behind such a proxy
   --printer-ports further ports that printers are spoken to at: 9631,9632 or any (631 and 8630 to 8649)`;
@@ -42,7 +46,7 @@ const SHORTEST_KEY = 8;
 
 /** Reads the command line. Throws an Error with a sentence and the usage. */
 export function readOptions(args: string[]): Options {
-  const values = parsed(args);
+  const { values, positionals } = parsed(args);
   if (values.help) throw new Usage(USAGE);
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) {
@@ -73,6 +77,7 @@ export function readOptions(args: string[]): Options {
     base: baseOf(values.base),
     trustsProxy: values["trust-proxy"],
     printerPorts: portsOf(values["printer-ports"]),
+    tls: tlsOf(values.tls, positionals),
     opens: values.open,
   };
 }
@@ -81,11 +86,13 @@ function parsed(args: string[]) {
   try {
     return parseArgs({
       args,
+      allowPositionals: true,
       options: {
         data: { type: "string" },
         port: { type: "string", default: "4177" },
         host: { type: "string", default: "127.0.0.1" },
         key: { type: "string" },
+        tls: { type: "string" },
         "key-file": { type: "string" },
         empty: { type: "boolean", default: false },
         open: { type: "boolean", default: false },
@@ -94,10 +101,22 @@ function parsed(args: string[]) {
         "printer-ports": { type: "string", default: "" },
         help: { type: "boolean", default: false },
       },
-    }).values;
+    });
   } catch (error) {
     throw usage((error as Error).message);
   }
+}
+
+function tlsOf(cert: string | undefined, [key, ...more]: string[]): Options["tls"] {
+  const isOwn = cert === undefined || cert === "own";
+  const unknown = isOwn ? key : more[0];
+  if (unknown !== undefined) throw usage(`“${unknown}” is not understood.`);
+  if (cert === undefined) return null;
+  if (cert === "own") return "own";
+  if (key === undefined)
+    throw usage("--tls needs the file of the certificate and that of its key, or “own”.");
+  const from = process.env.WIDE_QUILT_FROM ?? process.cwd();
+  return { cert: resolve(from, cert), key: resolve(from, key) };
 }
 
 function keyOf(values: { key?: string; "key-file"?: string }): string | null {

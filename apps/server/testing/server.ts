@@ -84,7 +84,7 @@ export class Server {
       let said = "";
       child.stdout!.on("data", (chunk: Buffer) => {
         said += chunk.toString();
-        const found = /ready at (http:\S+)\//.exec(said)?.[1];
+        const found = /ready at (https?:\S+)\//.exec(said)?.[1];
         if (found) resolve(found);
       });
       child.once("exit", (code) => reject(new Error(`The server ended with ${code}: ${said}`)));

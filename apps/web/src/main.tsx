@@ -43,6 +43,10 @@ const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
         },
         {
+          path: "/network",
+          lazy: async () => ({ Component: (await import("./views/network/NetworkView.tsx")).NetworkView }),
+        },
+        {
           path: "/booth",
           lazy: async () => ({ Component: (await import("./views/booth/EventsView.tsx")).EventsView }),
         },

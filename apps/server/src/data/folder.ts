@@ -12,7 +12,7 @@ export const HOME = "wide-quilt";
  *     DIR/wide-quilt/           ours
  *       wide-quilt.json           says that it is ours, and of which version
  *       wide-quilt.sqlite         jobs, steps, runs …
- *       photos/ graphics/ profiles/
+ *       photos/ graphics/ profiles/ tls/
  *       arriving/ proofs/ unfinished/   nothing that has to be kept
  */
 export class DataFolder {
@@ -29,6 +29,8 @@ export class DataFolder {
   readonly photos: string;
   readonly graphics: string;
   readonly profiles: string;
+  /** The certificate that was made here, with its key. */
+  readonly tls: string;
 
   constructor(readonly root: string) {
     this.home = join(root, HOME);
@@ -40,6 +42,7 @@ export class DataFolder {
     this.photos = join(this.home, "photos");
     this.graphics = join(this.home, "graphics");
     this.profiles = join(this.home, "profiles");
+    this.tls = join(this.home, "tls", "certificate.json");
   }
 
   /** Whether a path is ours, or lies in what is. */

@@ -103,7 +103,7 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
       patterns: chosen.map(({ id, name: called, shots }) => ({ id, name: called, shots })),
       ...{ copies: 1, most: 4, review: true },
       printers: [FOLDER_LANE],
-      ...{ roll: null, until: null, folder: null, camera: true, telephones: false },
+      ...{ behind: null, roll: null, until: null, folder: null, camera: true, telephones: false },
     };
     const row = {
       id: randomUUID(),

@@ -11,7 +11,8 @@ import { DataFolder } from "../data/folder.ts";
 import { eventFiles } from "../data/schema.ts";
 import { HeadsService } from "../heads/heads.service.ts";
 import { LiveService } from "../live/live.service.ts";
-import { PhotosService } from "../photos/photos.service.ts";
+import { BackdropsService } from "../photos/backdrops.service.ts";
+import { PhotosService, type Coming } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { notWatched, photosIn, plainFolder, WatchedFolder } from "../watch/watchedFolder.ts";
 import { EventsService } from "./events.service.ts";
@@ -31,6 +32,8 @@ interface Intake {
   folder: WatchedFolder | null;
   fault: string | null;
   refused: EventAbout["refused"];
+  /** RAW files that came, of which the camera’s own pictures were taken. */
+  raws: number;
   /** What came in the last hour. */
   lately: { at: number; bytes: number }[];
 }
@@ -41,6 +44,7 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly intakes = new Map<string, Intake>();
 
   constructor(
+    @Inject(BackdropsService) private readonly backdrops: BackdropsService,
     @Inject(DB) private readonly db: Db,
     @Inject(DataFolder) private readonly data: DataFolder,
     @Inject(EventsService) private readonly events: EventsService,
@@ -96,24 +100,32 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     if (state.ended) return refuse("The event has ended; no more photos are taken in.");
     if ((await this.free()) < LEAST_FREE)
       return refuse("The disk is nearly full. Make room on it; what was taken in still prints.");
-    const taken = await this.photos.receive(stream, name, (coming) =>
-      this.events.prepare(id, { do: "shot", photo: coming.id, name, party }, coming),
-    );
+    const ahead = (coming: Coming) =>
+      this.events.prepare(id, { do: "shot", photo: coming.id, name, party }, coming);
+    const taken = await this.photos.receive(stream, name, state.setup.behind ? undefined : ahead);
     if ("refused" in taken) return this.refused(id, name, taken.refused.why);
     const { photo } = taken;
     if (cameBefore(this.events.stage(id).state, photo.id))
       return this.refused(id, name, "This very photo came before. It is in its set.");
     // Where heads are is known before it is placed: no crop cuts one, and every print of the set is alike.
-    await this.heads.ahead(photo.id);
-    this.events.tell(id, { do: "shot", photo: photo.id, name, party });
+    const behind = await this.withPictureBehind(photo.id, state.setup.behind);
+    await this.heads.ahead(behind ?? photo.id);
+    this.events.tell(id, {
+      ...{ do: "shot", name, party },
+      ...(behind ? { photo: behind, of: photo.id } : { photo: photo.id }),
+    });
     const now = Date.now();
     const intake = this.of(id);
+    if (photo.format === "raw") {
+      intake.raws++;
+      this.tellAbout(id);
+    }
     intake.lately = [...intake.lately.filter(({ at }) => at > now - HOUR), { at: now, bytes: photo.bytes }];
     return taken;
   }
 
   async about(id: string): Promise<EventAbout> {
-    const { folder, path, fault, refused, lately } = this.of(id);
+    const { folder, path, fault, refused, raws, lately } = this.of(id);
     const free = await this.free();
     const [first] = lately;
     const bytes = lately.reduce((sum, one) => sum + one.bytes, 0);
@@ -128,7 +140,15 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
         hours: bytes === 0 ? null : Math.floor(Math.max(0, free - LEAST_FREE) / ((2 * bytes) / hours)),
       },
       refused,
+      raws,
     };
+  }
+
+  /** The photo with the event’s picture behind people; null where there is none, or nobody to be told from what is there. */
+  private async withPictureBehind(photo: string, picture: string | null): Promise<string | null> {
+    if (!picture) return null;
+    const mask = await this.heads.promptMask(photo);
+    return mask && this.backdrops.withPicture(photo, mask, picture).catch(() => null);
   }
 
   private async opened(id: string, path: string, all = false): Promise<WatchedFolder> {
@@ -198,7 +218,7 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
   private of(id: string): Intake {
     let intake = this.intakes.get(id);
     if (!intake) {
-      intake = { path: null, folder: null, fault: null, refused: [], lately: [] };
+      intake = { path: null, folder: null, fault: null, refused: [], raws: 0, lately: [] };
       this.intakes.set(id, intake);
     }
     return intake;

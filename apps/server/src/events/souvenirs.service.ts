@@ -57,7 +57,7 @@ export class SouvenirsService {
     const record = shot && this.photos.record(shot.photo);
     if (!record) throw gone();
     // What painters do not read was developed as a JPEG.
-    const type = record.format === "heic" ? "jpeg" : record.format;
+    const type = record.format === "heic" || record.format === "raw" ? "jpeg" : record.format;
     return { path: this.folder.readable(shot.photo), type: `image/${type}`, name: shot.name };
   }
 
@@ -88,13 +88,13 @@ export class SouvenirsService {
     for (const set of stage.state.sets) {
       const name = `Set ${String(set.number).padStart(digits, "0")}`;
       for (const [i, shot] of set.shots.entries()) {
-        const path = shot && this.folder.original(shot.photo);
+        const path = shot && this.folder.original(shot.of ?? shot.photo);
         if (path && existsSync(path)) yield { name: `${name}/${i + 1} ${fileName(shot.name)}`, path };
       }
       if (set.full !== null) yield { name: `${name}/page.jpg`, make: () => this.pageOf(stage, set) };
     }
-    for (const [i, { photo, name }] of stage.state.aside.entries()) {
-      const path = this.folder.original(photo);
+    for (const [i, { photo, of, name }] of stage.state.aside.entries()) {
+      const path = this.folder.original(of ?? photo);
       if (existsSync(path)) yield { name: `Aside/${i + 1} ${fileName(name)}`, path };
     }
   }

@@ -58,8 +58,9 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     background: true,
     priority: LOWEST,
   });
-  private idle: ReturnType<typeof setTimeout> | undefined;
-  private stays = IDLE;
+  /** For photos that somebody waits for: beside that one, and not lower than what prints them. */
+  private readonly prompt = new Pool(new URL("./heads.process.js", import.meta.url), 1);
+  private readonly idle = new Map<Pool, ReturnType<typeof setTimeout>>();
   private news: Record<string, Seen> = {};
   private telling: ReturnType<typeof setTimeout> | undefined;
   private working: Promise<void> | null = null;
@@ -93,9 +94,10 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   onModuleDestroy(): void {
     this.isClosed = true;
-    clearTimeout(this.idle);
+    for (const timer of this.idle.values()) clearTimeout(timer);
     clearTimeout(this.telling);
     this.pool.close();
+    this.prompt.close();
   }
 
   state(): HeadSearch {
@@ -131,9 +133,9 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   /** Has the models loaded before the first photo comes to which it matters. */
   getReady(): void {
-    this.stays = STAYS;
     // Whatever is wrong with them is told when they are wanted.
-    void this.pool.ask("ready", {}, TERMS).catch(() => undefined);
+    void this.prompt.ask("ready", {}, TERMS).catch(() => undefined);
+    this.restLater(this.prompt);
   }
 
   /**
@@ -141,9 +143,9 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
    * wait until it is quiet.
    */
   async ahead(photo: string): Promise<void> {
-    this.stays = STAYS;
     if (this.seen(photo) || this.why !== null) return;
-    const found = await Promise.race([this.find(photo), pause(AHEAD, null, { ref: false })]);
+    const finding = this.find(photo, this.prompt);
+    const found = await Promise.race([finding, pause(AHEAD, null, { ref: false })]);
     if (found && !this.seen(photo) && this.photos.record(photo))
       this.keep(photo, { heads: found, by: "found" });
   }
@@ -179,6 +181,12 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     // Nobody need look for heads in a mask.
     if (!this.seen(id)) this.save(id, { heads: [], by: "found" });
     return id;
+  }
+
+  /** The mask of the person in a photo that somebody waits for, as a grey PNG; null where there is none in time. */
+  async promptMask(photo: string): Promise<Uint8Array | null> {
+    const looking = this.looked<Uint8Array>("mask", photo, PORTRAIT_PREVIEW, {}, this.prompt);
+    return Promise.race([looking, pause(AHEAD, null, { ref: false })]);
   }
 
   /**
@@ -278,8 +286,8 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** The heads in a photo, largest first; null where looking for them came to nothing. */
-  private find(photo: string): Promise<Face[] | null> {
-    return this.looked<Face[]>("find", photo, HEADS_PREVIEW);
+  private find(photo: string, pool = this.pool): Promise<Face[] | null> {
+    return this.looked<Face[]>("find", photo, HEADS_PREVIEW, {}, pool);
   }
 
   /** What the process makes of a preview of a photo; null where it is not here, or where the process died of it. */
@@ -288,22 +296,29 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     photo: string,
     size: PreviewSize,
     more: object = {},
+    pool = this.pool,
   ): Promise<T | null> {
     try {
       const path = await this.photos.preview(photo, size);
-      return path === null ? null : await this.pool.ask<T>(what, { path, ...more }, TERMS);
+      return path === null ? null : await pool.ask<T>(what, { path, ...more }, TERMS);
     } catch (error) {
       if (error instanceof Error && error.name === "NoModels") this.stop(error.message);
       return null;
     } finally {
-      clearTimeout(this.idle);
-      this.idle = setTimeout(() => this.pool.rest(), this.stays).unref();
+      this.restLater(pool);
     }
+  }
+
+  private restLater(pool: Pool): void {
+    clearTimeout(this.idle.get(pool));
+    const time = pool === this.prompt ? STAYS : IDLE;
+    this.idle.set(pool, setTimeout(() => pool.rest(), time).unref());
   }
 
   /** Stops where heads cannot be looked for at all, which is said; nothing is taken to have none. */
   private stop(reason: string): void {
     this.pool.rest();
+    this.prompt.rest();
     this.why = `Heads cannot be looked for on this machine: ${reason}.`;
     this.paused = true;
     this.tell();

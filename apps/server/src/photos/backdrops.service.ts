@@ -9,6 +9,9 @@ import { Problem } from "../safety/problem.ts";
 import { PhotosService } from "./photos.service.ts";
 import { Reading } from "./reading.ts";
 
+/** The longer side of photos that have a picture behind, in pixels: 15 cm at 400 ppi. */
+const SIDE = 2400;
+
 /** Photos with something else behind the person: made from a photo and a mask, and kept as photos of their own. */
 @Injectable()
 export class BackdropsService {
@@ -17,6 +20,18 @@ export class BackdropsService {
     @Inject(DataFolder) private readonly folder: DataFolder,
     @Inject(Reading) private readonly reading: Reading,
   ) {}
+
+  /** A photo with a picture behind who is in it, by its mask; as fine as a print of up to 15 cm needs. Throws BadPhoto. */
+  async withPicture(photo: string, mask: Uint8Array, picture: string): Promise<string> {
+    const to = join(this.folder.arriving, randomUUID());
+    try {
+      const fill = { kind: "picture" as const, path: this.folder.readable(picture), side: SIDE };
+      const hash = await this.reading.backdrop({ photo: this.folder.readable(photo), mask, fill, to });
+      return await this.photos.takeIn({ path: to, hash, tooLarge: false });
+    } finally {
+      await rm(to, { force: true });
+    }
+  }
 
   /** Makes one and gives back its id. The photo that it is made from stays as it is. */
   async make(photo: string, mask: string, fill: BackdropFill): Promise<string> {

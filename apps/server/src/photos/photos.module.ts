@@ -8,6 +8,6 @@ import { Reading } from "./reading.ts";
 @Module({
   controllers: [PhotosController],
   providers: [PhotosService, BackdropsService, Reading],
-  exports: [PhotosService, Reading],
+  exports: [BackdropsService, PhotosService, Reading],
 })
 export class PhotosModule {}

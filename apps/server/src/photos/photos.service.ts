@@ -106,7 +106,8 @@ export class PhotosService {
 
   private tellAhead({ path, hash: id }: Arrival, ahead: (coming: Coming) => void): void {
     void this.reading.record(path).then(
-      (record) => ahead({ id, path, record }),
+      // Others may be developed first, and are not painted from the file that comes.
+      (record) => record.format === "jpeg" && ahead({ id, path, record }),
       () => undefined,
     );
   }

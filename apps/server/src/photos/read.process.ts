@@ -1,5 +1,5 @@
 /** A process that reads what comes from outside: photos, graphics, profiles. It may die of it; nothing else does. */
-import { readFile, writeFile } from "node:fs/promises";
+import { readFile, stat, writeFile } from "node:fs/promises";
 import { readUsableProfile } from "@wide-quilt/colour";
 import {
   developHeic,
@@ -7,7 +7,9 @@ import {
   makePreviews,
   movingPicture,
   photoHash,
+  pictureInRaw,
   PREVIEW_SIZES,
+  readAbout,
   takeGraphic,
   withBackdrop,
   writeForNow,
@@ -19,6 +21,17 @@ import type { ReadBackdrop, ReadGraphic, ReadPhoto, TakenFile } from "./reading.
 
 serve({
   photo: async ({ path, developed, previews }: ReadPhoto): Promise<PhotoRecord> => {
+    const picture = await pictureInRaw(path);
+    if (picture) {
+      await writeWhole(developed, (to) => writeFile(to, picture));
+      await keepPreviews(developed, previews);
+      const [shown, { size: bytes }, about] = await Promise.all([
+        inspectPhoto(developed),
+        stat(path),
+        readAbout(path),
+      ]);
+      return { ...shown, ...about, format: "raw", bytes };
+    }
     const record = await inspectPhoto(path);
     if (record.format !== "heic") {
       await keepPreviews(path, previews);

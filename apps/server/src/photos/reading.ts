@@ -2,7 +2,7 @@ import { availableParallelism } from "node:os";
 import { Injectable, type OnModuleDestroy } from "@nestjs/common";
 import type { ProfileFacts } from "@wide-quilt/colour";
 import type { BackdropFill, PhotoRecord } from "@wide-quilt/core";
-import { BadPhoto, type PreviewSize, type TakenGraphic } from "@wide-quilt/painters";
+import { BadPhoto, type PictureBehind, type PreviewSize, type TakenGraphic } from "@wide-quilt/painters";
 import { Ended, type Terms } from "../processes/helper.ts";
 import { Pool } from "../processes/pool.ts";
 
@@ -16,8 +16,9 @@ export interface ReadPhoto {
 /** A backdrop that is made of a photo and a mask. */
 export interface ReadBackdrop {
   photo: string;
-  mask: string;
-  fill: BackdropFill;
+  /** Its path, or its bytes. */
+  mask: string | Uint8Array;
+  fill: BackdropFill | PictureBehind;
   to: string;
 }
 

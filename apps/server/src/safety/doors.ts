@@ -73,7 +73,7 @@ const isForGuests = ({ path }: Request): boolean =>
 function callerOf(request: Request, trustsProxy: boolean): Caller {
   const line: Caller = {
     host: request.headers.host ?? "",
-    scheme: "http",
+    scheme: request.secure ? "https" : "http",
     address: request.socket.remoteAddress ?? "",
   };
   if (!trustsProxy) return line;

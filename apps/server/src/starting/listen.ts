@@ -1,4 +1,5 @@
 import { createServer, type RequestListener, type Server } from "node:http";
+import { createServer as createSecureServer, type Server as SecureServer } from "node:https";
 import { expectFree } from "../data/claim.ts";
 import { Refused } from "../data/refused.ts";
 import type { Options } from "../options.ts";
@@ -7,6 +8,9 @@ import { Problem } from "../safety/problem.ts";
 /** A server that has its port, and answers that it is starting until it is given something else to answer with. */
 export interface Listening {
   address: string;
+  port: number;
+  /** Has HTTPS spoken with a certificate; until then nobody who speaks it is understood. */
+  secure(certificate: { cert: string; key: string }): void;
   answerWith(listener: RequestListener): void;
   close(): Promise<void>;
 }
@@ -17,9 +21,10 @@ const KEEP_ALIVE = 75_000;
 const GRACE = 1500;
 
 /** Takes the port. Throws `Refused` where it is taken, and `AlreadyRunning` where a server of ours over the folder has it. */
-export async function listen({ port, host, data, base }: Options): Promise<Listening> {
+export async function listen({ port, host, data, base, tls }: Options): Promise<Listening> {
   let answer: RequestListener = starting;
-  const server = createServer((request, response) => answer(request, response));
+  const listener: RequestListener = (request, response) => answer(request, response);
+  const server = tls === null ? createServer(listener) : createSecureServer(listener);
   // Longer than browsers and proxies keep a line that nobody uses: whoever closes it first must not be us.
   server.keepAliveTimeout = KEEP_ALIVE;
   server.headersTimeout = KEEP_ALIVE + 5000;
@@ -38,8 +43,11 @@ export async function listen({ port, host, data, base }: Options): Promise<Liste
     server.listen(port, host, resolve);
   });
   const name = host.includes(":") ? `[${host}]` : host;
+  const { port: own } = server.address() as { port: number };
   return {
-    address: `http://${name}:${(server.address() as { port: number }).port}${base}/`,
+    address: `${tls === null ? "http" : "https"}://${name}:${own}${base}/`,
+    port: own,
+    secure: ({ cert, key }) => (server as SecureServer).setSecureContext({ cert, key }),
     answerWith: (listener) => (answer = listener),
     close: () => closed(server),
   };
@@ -76,7 +84,7 @@ const starting: RequestListener = (_, response) => {
   response.end("Wide Quilt is starting …\n");
 };
 
-async function closed(server: Server): Promise<void> {
+async function closed(server: Server | SecureServer): Promise<void> {
   const over = new Promise((resolve) => server.close(resolve));
   server.closeIdleConnections();
   const timer = setTimeout(() => server.closeAllConnections(), GRACE);

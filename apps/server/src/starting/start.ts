@@ -9,6 +9,7 @@ import { openDatabase } from "../data/database.ts";
 import { sweep } from "../data/sweep.ts";
 import { awaitDemo, fillWithDemo } from "../demo/demo.ts";
 import type { Options } from "../options.ts";
+import { certificateOf } from "../network/certificate.ts";
 import { Reading } from "../photos/reading.ts";
 import { doors } from "../safety/doors.ts";
 import { notDeep } from "../safety/depth.ts";
@@ -45,11 +46,18 @@ export async function start(options: Options, say: Say): Promise<Started> {
   const held = claim(options.data);
   const { db, close } = openDatabase(held.folder, say);
   sweep(db, held.folder);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(held.folder, db, options), {
-    logger: ["error", "warn"],
-    bodyParser: false,
-    abortOnError: false,
-  });
+  const certificate = await certificateOf(options, held.folder);
+  if (certificate) listening.secure(certificate);
+  const { port } = listening;
+  const network = { host: options.host, base: options.base, port, certificate };
+  const app = await NestFactory.create<NestExpressApplication>(
+    AppModule.over(held.folder, db, options, network),
+    {
+      logger: ["error", "warn"],
+      bodyParser: false,
+      abortOnError: false,
+    },
+  );
   app.disable("x-powered-by");
   app.use(withoutBase(options));
   app.use(doors(options));

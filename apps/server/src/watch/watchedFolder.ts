@@ -8,6 +8,8 @@ import type { TakenIn, WatchView } from "../contract.ts";
 /** Endings of files that may be photos; what they are is decided by their content. */
 const PHOTO_FILES: ReadonlySet<string> = new Set([
   ...[".jpg", ".jpeg", ".png", ".webp", ".tif", ".tiff", ".avif", ".heic", ".heif"],
+  // RAW files: the picture that the camera put into them is taken.
+  ...[".dng", ".cr2", ".cr3", ".nef", ".arw", ".orf", ".rw2", ".raf", ".pef", ".srw"],
 ]);
 
 /** A file that has not grown for so long is whole, one that ends as a JPEG does sooner; and how often that is looked at, in ms. */

@@ -27,6 +27,7 @@ import type {
   KeptPart,
   KeptView,
   MadeBackdrop,
+  NetworkView,
   PatternView,
   ProblemBody,
   ProfileView,
@@ -206,6 +207,7 @@ export const server = {
   eventShot: (id: string, photo: Blob, name: string) =>
     ask<TakenIn>("POST", `${event(id)}/shots?name=${encodeURIComponent(name)}`, photo),
   takeOldPhotos: (id: string) => ask<void>("POST", `${event(id)}/old-photos`),
+  network: () => ask<NetworkView>("GET", "/network"),
   setLink: (id: string, set: number) => ask<{ link: string }>("GET", `${event(id)}/sets/${set}/link`),
   testPrint: (id: string, pattern: string, printer: string) =>
     ask<void>("POST", `${event(id)}/test-print`, { pattern, printer }),
@@ -254,6 +256,7 @@ export const address = {
     `${BASE}/api/guests/${encodeURIComponent(token)}/photos/${photo}`,
   /** The page that guests open on their telephones. */
   guestPage: (token: string) => `${location.origin}${BASE}/g/${token}`,
+  certificate: `${BASE}/api/network/certificate`,
   eventDownload: (id: string) => `${BASE}/api${event(id)}/download`,
   eventReport: (id: string, paper: "a4" | "letter") => `${BASE}/api${event(id)}/report?paper=${paper}`,
   /** The page by which guests take a set along, and what it shows. */

@@ -12,7 +12,14 @@ const party = z.string().min(1).max(64).describe("Who fills a set of their own: 
 /** Everything that can happen at an event, in the order in which it did: what it is now follows from these alone. */
 export const eventEntrySchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("setup"), setup: eventSetupSchema }),
-  z.strictObject({ do: z.literal("shot"), photo: photoId, name: z.string().max(300), party }),
+  z.strictObject({
+    do: z.literal("shot"),
+    photo: photoId,
+    /** The photo as it was taken, where something was put behind who is in it. */
+    of: photoId.optional(),
+    name: z.string().max(300),
+    party,
+  }),
   /** Which pattern the party’s next set has; the one that is begun, while it has no shot. */
   z.strictObject({ do: z.literal("choose"), party, pattern: z.string().min(1).max(64) }),
   /** A shot is put aside and its place waits for another. */

@@ -36,6 +36,7 @@ const SETUP: EventSetup = {
   folder: null,
   camera: true,
   telephones: true,
+  behind: null,
 };
 const MINUTE = 60_000;
 
@@ -166,7 +167,7 @@ describe("an event", () => {
     expect(eventFigures(state)).toMatchObject({
       ...{ sets: 3, prints: 2, toCome: 1, shots: 9 },
       wait: { median: 5 * MINUTE, most: 7 * MINUTE },
-      byPattern: { three: { sets: 3, wait: expect.any(Number) as number }, one: { sets: 0, wait: null } },
+      byPattern: { three: { sets: 3, wait: 5 * MINUTE }, one: { sets: 0, wait: null } },
       spans: [{ from: 0, sets: 3, prints: 2 }],
     });
     expect([printsBefore(state, 1), printsBefore(state, 3)]).toEqual([null, 0]);

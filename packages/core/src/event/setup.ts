@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { name } from "../schema/parts.ts";
+import { name, photoId } from "../schema/parts.ts";
 
 /** Bounds of what an operator sets. */
 export const EVENT_LIMITS = {
@@ -59,6 +59,10 @@ export const eventSetupSchema = z.strictObject({
     .describe("When it ends by itself, by the clock on the wall; null for when somebody ends it"),
   folder: z.string().max(1000).nullable().describe("A folder that a camera writes to; null for none"),
   camera: z.boolean().describe("Whether the guests’ page takes photos with its camera"),
+  behind: photoId
+    .nullable()
+    .default(null)
+    .describe("A picture that is put behind people; null to leave what is there"),
   telephones: z.boolean().describe("Whether guests may send photos from their telephones"),
 });
 

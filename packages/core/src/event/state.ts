@@ -5,6 +5,8 @@ import type { EventSetup } from "./setup.ts";
 /** A photo that came to an event, by the name its file had. */
 export interface EventShot {
   photo: PhotoId;
+  /** The photo as it was taken, where something was put behind who is in it. */
+  of?: PhotoId;
   name: string;
 }
 

@@ -49,7 +49,12 @@ function changed(state: EventState, entry: EventEntry, at: number): EventState {
     case "setup":
       return { ...state, setup: entry.setup, printers: printersOf(entry.setup, state.printers) };
     case "shot":
-      return withShot(state, { photo: entry.photo, name: entry.name }, entry.party, at);
+      return withShot(
+        state,
+        { photo: entry.photo, name: entry.name, ...(entry.of && { of: entry.of }) },
+        entry.party,
+        at,
+      );
     case "choose":
       return chosen(state, entry.party, entry.pattern);
     case "retake":
@@ -112,12 +117,13 @@ export const openSetOf = ({ sets }: EventState, party: string): EventSet | undef
 const isOpen = ({ state }: EventSet): boolean => state === "filling" || state === "shown";
 
 /** Whether a photo came to the event before. */
-export const cameBefore = ({ sets, aside }: EventState, photo: string): boolean =>
-  sets.some(({ shots }) => shots.some((shot) => shot?.photo === photo)) ||
-  aside.some((shot) => shot.photo === photo);
+export const cameBefore = ({ sets, aside }: EventState, photo: string): boolean => {
+  const is = (shot: EventShot | null) => shot?.photo === photo || shot?.of === photo;
+  return sets.some(({ shots }) => shots.some(is)) || aside.some(is);
+};
 
 function withShot(state: EventState, shot: EventShot, party: string, at: number): EventState {
-  if (cameBefore(state, shot.photo)) return state;
+  if (cameBefore(state, shot.photo) || (shot.of && cameBefore(state, shot.of))) return state;
   if (state.ended) return { ...state, aside: [...state.aside, shot] };
   const open = openSetOf(state, party);
   // Whoever goes on without a word was content with what was shown.

@@ -1,5 +1,7 @@
+export { pictureInRaw } from "./raw.ts";
+export { readAbout } from "./about.ts";
 export { movingPicture } from "./moving.ts";
-export { withBackdrop } from "./backdrop.ts";
+export { withBackdrop, type PictureBehind } from "./backdrop.ts";
 export { BadPhoto } from "./badPhoto.ts";
 export type { PhotoFiles } from "./files.ts";
 export { developHeic } from "./heic.ts";

@@ -1,8 +1,13 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { EVENT_LIMITS, FOLDER_LANE, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
+import { ImageUp } from "lucide-react";
 import { lazy, Suspense, type ReactNode } from "react";
-import { address } from "../../api/client.ts";
+import { Link } from "react-router";
+import { address, server } from "../../api/client.ts";
+import { useDoing } from "../../app/useDoing.ts";
+import { button } from "../../ui/button.ts";
+import { FileButton } from "../../ui/FileButton.tsx";
 import { usePatternsQuery, usePrintersQuery } from "../../api/queries.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
@@ -54,7 +59,11 @@ export function SetupSentence({ setup, hasPin, token, onChange }: Props) {
           onChange={(review) => onChange({ review })}
         />
       </Part>
-      , {setup.printers[0] === FOLDER_LANE ? "into" : "on"}{" "}
+      , with{" "}
+      <Part title="What is behind people" text={setup.behind ? "a picture" : "nothing new"}>
+        <BehindPeople setup={setup} onChange={onChange} />
+      </Part>{" "}
+      behind people, {setup.printers[0] === FOLDER_LANE ? "into" : "on"}{" "}
       <Part title="Where prints go" text={sayPrinters(setup, printers)}>
         <PrinterChoice setup={setup} printers={printers} onChange={onChange} />
       </Part>
@@ -131,6 +140,47 @@ function PatternChoice({ setup, patterns, onChange }: Change & { patterns: Patte
         );
       })}
     </ul>
+  );
+}
+
+/** A picture of the event’s that takes the place of what is behind people. */
+function BehindPeople({ setup: { behind }, onChange }: Change) {
+  const doing = useDoing();
+  const put = (file: File) =>
+    void doing(async () => {
+      const taken = await server.addPhoto(file);
+      if ("refused" in taken) throw new Error(`${taken.refused.name}: ${taken.refused.why}`);
+      onChange({ behind: taken.photo.id });
+    });
+  return (
+    <div className="flex flex-col gap-3">
+      <p className="text-[12.5px] text-ink-2">
+        People are cut out of each photo and stand before the picture. Where nobody is found the photo stays
+        as it is. A set waits about a second longer for it.
+      </p>
+      {behind && (
+        <img
+          src={address.previewFor(behind, 320)}
+          alt="The picture behind people"
+          className="max-h-40 self-start rounded-lg"
+        />
+      )}
+      <div className="flex flex-wrap gap-2">
+        <FileButton
+          label="A picture to put behind people"
+          accept="image/*"
+          className={button.plain}
+          onFiles={([file]) => file && put(file)}
+        >
+          <ImageUp size={15} aria-hidden /> {behind ? "Another picture" : "Choose a picture"}
+        </FileButton>
+        {behind && (
+          <button type="button" className={button.plain} onClick={() => onChange({ behind: null })}>
+            Nothing new behind them
+          </button>
+        )}
+      </div>
+    </div>
   );
 }
 
@@ -220,8 +270,10 @@ function ForTelephones({ token }: { token: string }) {
         </a>
         {isOnlyHere() && (
           <span className="mt-1.5 block text-look">
-            Only this computer reaches this address. For telephones start Wide Quilt with --host and a key,
-            and open it by this computer’s address in the network.
+            Only this computer reaches this address.{" "}
+            <Link to="/network" className="underline">
+              How telephones come here
+            </Link>
           </span>
         )}
       </p>

@@ -65,7 +65,7 @@ export function toDo(state: EventState, about: EventAbout, printers: readonly Pr
   return [...doubts, ...failed, ...waits, ...rolls, ...ofIntake(about)];
 }
 
-function ofIntake({ folder, disk, refused }: EventAbout): ToDo[] {
+function ofIntake({ folder, disk, refused, raws }: EventAbout): ToDo[] {
   const found: ToDo[] = [];
   if (folder?.fault)
     found.push({ key: "fault", level: "wrong", head: "The folder", text: folder.fault, acts: [] });
@@ -83,6 +83,14 @@ function ofIntake({ folder, disk, refused }: EventAbout): ToDo[] {
       level: disk.hours < 1 ? "wrong" : "look",
       head: `The disk is full in about ${disk.hours < 1 ? "less than an hour" : "an hour"}.`,
       text: "Make room on it. Before it is full no more photos are taken in; what was taken in still prints.",
+      acts: [],
+    });
+  if (raws > 0)
+    found.push({
+      key: "raws",
+      level: "look",
+      head: raws === 1 ? "A RAW file came." : `${raws} RAW files came.`,
+      text: "The picture that the camera put into it is printed, not what its sensor saw. Have the camera write JPEG for finer prints.",
       acts: [],
     });
   for (const { name, why } of refused.slice(-2).reverse())

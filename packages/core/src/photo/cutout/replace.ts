@@ -9,8 +9,11 @@ const COARSE = 160;
 /** Radius over which the colours of person and background are taken to be even, a share of the longer side. */
 const NEAR = 0.012;
 
+/** What is put behind a person: a fill, or a picture of the photo’s own size. */
+export type Behind = BackdropFill | Pixels;
+
 /**
- * Puts a fill behind the person, in the pixels given. The mask may be of a smaller picture, which then comes with it:
+ * Puts something else behind the person, in the pixels given. The mask may be of a smaller picture, which then comes with it:
  * its edge is made fine again by the large one's own brightness. Of pixels on the edge the old background's colour is
  * taken out, so that no halo of it stays: their own colour is estimated from that of the person nearby
  * (Forte 2021, “Approximate fast foreground colour estimation”, equation 7).
@@ -19,7 +22,7 @@ export function replaceBackground(
   photo: Pixels,
   small: Pixels,
   mask: Plane,
-  fill: BackdropFill,
+  behindThem: Behind,
   progress: (row: number) => void = () => undefined,
 ): void {
   const { width: w, height: h } = small;
@@ -34,7 +37,8 @@ export function replaceBackground(
   const rows = placesOf(height, h);
   for (let y = 0; y < height; y++) {
     progress(y);
-    const fills = fillAt(fill, (y + 0.5) / height);
+    const picture = "data" in behindThem ? behindThem : null;
+    const fills = picture ? [0, 0, 0] : fillAt(behindThem as BackdropFill, (y + 0.5) / height);
     const [top, bottom, down] = [rows.first[y]! * w, rows.second[y]! * w, rows.share[y]!];
     const nearRow = down < 0.5 ? top : bottom;
     const tileRow = Math.floor(nearRow / w / block) * tiles.width;
@@ -46,10 +50,14 @@ export function replaceBackground(
       const sure = certain[near]!;
       if (sure === 1) continue;
       const at = (y * width + x) * channels;
+      if (picture) {
+        const there = (y * width + x) * picture.channels;
+        for (let c = 0; c < 3; c++) fills[c] = picture.data[there + c]!;
+      }
       if (sure === 0) {
-        data[at] = fills[0];
-        data[at + 1] = fills[1];
-        data[at + 2] = fills[2];
+        data[at] = fills[0]!;
+        data[at + 1] = fills[1]!;
+        data[at + 2] = fills[2]!;
         continue;
       }
       let alpha = mask.data[near]!;

@@ -1,7 +1,7 @@
 import type { Seen } from "./seen.ts";
 
 /** File formats read as photos, by what the content says. */
-export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif", "heic"] as const;
+export const PHOTO_FORMATS = ["jpeg", "png", "webp", "tiff", "avif", "heic", "raw"] as const;
 export type PhotoFormat = (typeof PHOTO_FORMATS)[number];
 
 /** How a photo was taken, as far as the file says. */

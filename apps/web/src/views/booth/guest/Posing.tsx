@@ -1,8 +1,9 @@
 import { arrange, type Job } from "@wide-quilt/core";
-import { ArrowUp } from "lucide-react";
+import { ArrowUp, ImageUp } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useCamera } from "../../camera/useCamera.ts";
 import { shutterOf } from "../../camera/takePicture.ts";
+import { FileButton } from "../../../ui/FileButton.tsx";
 import type { GuestStep } from "./step.ts";
 import { useCountdown } from "./useCountdown.ts";
 
@@ -73,9 +74,7 @@ export function Posing({ step, pattern, held, beep, onShot }: Props) {
   return (
     <div className="relative flex h-full items-center justify-center bg-ink p-[3vmin] text-white">
       {camera.at === "off" ? (
-        <p className="max-w-[16em] text-center text-[6vmin] leading-tight font-semibold">
-          The camera is not ready. Please tell somebody at the booth.
-        </p>
+        <NoCamera onShot={onShot} />
       ) : (
         <div
           className="relative max-h-full max-w-full overflow-hidden rounded-[2vmin] bg-black"
@@ -103,6 +102,49 @@ export function Posing({ step, pattern, held, beep, onShot }: Props) {
             {counts !== null && left > 0 ? left : ""}
           </p>
         </div>
+      )}
+    </div>
+  );
+}
+
+/**
+ * Without a camera a photo is chosen instead. A page over plain HTTP on another computer is given none by any browser; what is to
+ * be done about that is said to the operator.
+ */
+function NoCamera({ onShot }: Pick<Props, "onShot">) {
+  const [now, setNow] = useState<"waits" | "sends" | "refused">("waits");
+  const send = (file: File) => {
+    setNow("sends");
+    onShot(file).then(
+      (taken) => setNow(taken ? "waits" : "refused"),
+      () => setNow("refused"),
+    );
+  };
+  return (
+    <div className="flex flex-col items-center gap-[5vmin] text-center">
+      <p className="max-w-[16em] text-[6vmin] leading-tight font-semibold">
+        {isSecureContext
+          ? "The camera is not ready. Please tell somebody at the booth."
+          : "This screen’s camera is only for safe pages, and this one is not yet. Send a photo instead."}
+      </p>
+      {now === "sends" ? (
+        <p role="status" className="text-[4vmin]">
+          One moment …
+        </p>
+      ) : (
+        <FileButton
+          label="A photo for this shot"
+          accept="image/*"
+          className="flex items-center gap-[2vmin] rounded-[2vmin] bg-white px-[5vmin] py-[2.5vmin] text-[4.5vmin] font-semibold text-ink"
+          onFiles={([file]) => file && send(file)}
+        >
+          <ImageUp aria-hidden className="size-[5vmin]" /> Choose a photo
+        </FileButton>
+      )}
+      {now === "refused" && (
+        <p role="alert" className="text-[4vmin]">
+          This one was not taken. Choose another photo.
+        </p>
       )}
     </div>
   );

@@ -6,7 +6,7 @@ const SETUP: EventSetup = {
   name: "Open day",
   patterns: [{ id: "two", name: "Two", shots: 2 }],
   ...{ copies: 1, most: 3, review: true, printers: ["folder"], roll: null, until: null },
-  ...{ folder: null, camera: true, telephones: false },
+  ...{ behind: null, folder: null, camera: true, telephones: false },
 };
 const after = (...entries: EventEntry[]) =>
   entries.reduce((state, entry, i) => eventStep(state, entry, i).state, eventBefore(SETUP));
