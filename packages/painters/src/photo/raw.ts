@@ -86,7 +86,7 @@ const OTHER_FRAMES = new Set([0xc3, 0xc5, 0xc6, 0xc7, 0xc9, 0xca, 0xcb, 0xcd, 0x
 /** A whole JPEG that begins at a place, marker by marker to its end (ITU-T T.81, B.1.1 and B.2). */
 function jpegAt(file: Buffer, from: number): Found | null {
   let size: Pick<Found, "width" | "height"> | null = null;
-  for (let at = from + 2; at + 4 <= file.length;) {
+  for (let at = from + 2; at + 2 <= file.length;) {
     if (file[at] !== 0xff) return null;
     const marker = file[at + 1]!;
     if (marker === 0xd9) return size && { from, to: at + 2, ...size };
