@@ -56,7 +56,7 @@ export function CropByHand({ view, set, place, onCrop }: Props) {
     if (hold) onCrop(withoutPhoto(scaled(hold, value / hold.shot.scale)));
   };
   return (
-    <div className="flex flex-col gap-3">
+    <div className="flex w-[200px] flex-col gap-3">
       <div
         role="group"
         aria-label={`Shot ${place}: drag it, or move it with the arrow keys`}
@@ -72,7 +72,8 @@ export function CropByHand({ view, set, place, onCrop }: Props) {
           view={view}
           set={set}
           pixels={800}
-          className="h-[420px] max-w-[240px]"
+          className="h-[400px] max-w-[200px]"
+          marked={photo}
           label={`Set ${set.number} as it is printed`}
         />
       </div>

@@ -198,7 +198,7 @@ function Sums({
     ...(state.setup.patterns.length > 1
       ? state.setup.patterns.map(({ id, name }): [string, string] => {
           const { sets, wait } = figures.byPattern[id]!;
-          return [name, wait === null ? String(sets) : `${sets} in ${seconds(wait)}`];
+          return [name, wait === null ? String(sets) : `${sets}, ${seconds(wait)} to paper`];
         })
       : []),
     ...(about.disk.hours !== null ? [["room on the disk", `${about.disk.hours} h`] as [string, string]] : []),

@@ -41,7 +41,7 @@ function OfSet({ view, set, tell, onClose }: Props & { set: EventSet }) {
   };
   return (
     <div className="grid grid-cols-[auto_1fr] gap-6">
-      <div className="rounded-lg bg-table p-5">
+      <div className="flex min-w-[240px] justify-center self-start rounded-lg bg-table p-5">
         {crop ? (
           <CropByHand
             view={view}
@@ -54,7 +54,7 @@ function OfSet({ view, set, tell, onClose }: Props & { set: EventSet }) {
             view={view}
             set={set}
             pixels={800}
-            className="h-[420px] max-w-[240px]"
+            className="h-[420px] max-w-[200px]"
             label={`Set ${set.number} as it is printed`}
           />
         )}
@@ -93,7 +93,9 @@ function OfSet({ view, set, tell, onClose }: Props & { set: EventSet }) {
             <button type="button" className={button.plain} onClick={() => setCrop(null)}>
               Leave it as it was
             </button>
-            <p className="text-[12.5px] text-ink-2">Prints that are still to come have it.</p>
+            <p className="text-[12.5px] text-ink-2">
+              Drag the framed photo, or move it with the arrow keys. Prints that are still to come show it so.
+            </p>
           </div>
         ) : (
           set.full !== null &&

@@ -11,6 +11,8 @@ type Props = {
   /** Pixels of the longer side of a photo’s preview. */
   pixels?: number;
   label?: string;
+  /** The photo that is worked on, which is framed. */
+  marked?: string;
 };
 
 /** The page of a set as it is printed. */
@@ -33,7 +35,7 @@ function clockOnTheWall(at: number): string {
 const placeOf = (key: string): string | undefined => /^\d+\.(\d+)$/.exec(key)?.[1];
 
 /** A set, painted as it is printed; where a shot is missing its place is shown. */
-export function SetPicture({ view, set, className = "", pixels = 320, label }: Props) {
+export function SetPicture({ view, set, className = "", pixels = 320, label, marked }: Props) {
   const plan = usePlanOfSet(view, set);
   if (!plan) return null;
   return (
@@ -44,9 +46,20 @@ export function SetPicture({ view, set, className = "", pixels = 320, label }: P
       label={label}
     >
       {plan.cells.map(({ key, finished, photo, angle }, i) => {
-        if (photo !== null) return null;
         const { x, y, width, height } = finished;
+        if (photo !== null && photo !== marked) return null;
         const middle = [x + width / 2, y + height / 2] as const;
+        if (photo !== null)
+          return (
+            <rect
+              key={key}
+              {...{ x, y, width, height }}
+              fill="none"
+              stroke="#34409c"
+              strokeWidth={1000}
+              transform={`rotate(${angle} ${middle.join(" ")})`}
+            />
+          );
         return (
           <g key={key} transform={`rotate(${angle} ${middle.join(" ")})`}>
             <rect

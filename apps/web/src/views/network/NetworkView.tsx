@@ -113,7 +113,7 @@ function Accept({ certificate }: { certificate: NonNullable<Network["certificate
         <li>Open the address on the other computer. The browser says that the connection is not private.</li>
         <li>
           Open its details there, look at the certificate, and compare its SHA-256 fingerprint with this one:
-          <span className="measure mt-1 block text-[12.5px] break-all select-all">
+          <span className="measure mt-1 block text-[12.5px] break-all whitespace-normal! select-all">
             {certificate.fingerprint}
           </span>
         </li>

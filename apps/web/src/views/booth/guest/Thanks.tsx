@@ -54,7 +54,7 @@ export function Thanks({ view, step: { set, before }, onOver }: Props) {
         view={view}
         set={set}
         pixels={800}
-        className="h-[70vh] max-w-[36vw] portrait:h-[56vh] portrait:max-w-[80vw]"
+        className="h-[70vh] max-w-[36vw] shrink-0 portrait:h-[56vh] portrait:max-w-[80vw]"
       />
     </button>
   );

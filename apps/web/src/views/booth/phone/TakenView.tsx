@@ -44,7 +44,7 @@ export function TakenView() {
       />
       {view.moves && (
         <Kept
-          title="It moves"
+          title="The moving picture"
           source={address.taken(link, "moving")}
           file={`${view.name}, set ${view.set}.gif`}
         />
