@@ -168,10 +168,60 @@ async function booth(page: Page, address: string): Promise<void> {
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("booth") });
   await setUp(true);
-  await page.setViewportSize({ width: 1024, height: 768 });
-  await page.goto(`${address}/booth/${id}/guest`);
-  await expect(page.getByText("Good like this?")).toBeVisible({ timeout: 60_000 });
-  await page.waitForLoadState("networkidle");
-  await page.screenshot({ path: docs("guests") });
+  writeFileSync(docs("guests"), await guests(page, `${address}/booth/${id}/guest`));
   await page.setViewportSize({ width: 1280, height: 800 });
+}
+
+const STEP = { width: 1024, height: 768 };
+const PHONE = { width: 390, height: 844 };
+const APART = 12;
+
+/** The four steps of the guests’ page side by side, and the page that a telephone sends photos from. */
+async function guests(page: Page, booth: string): Promise<Buffer> {
+  const looking = page.getByText("Good like this?");
+  await page.setViewportSize(STEP);
+  await page.goto(booth);
+  // The last visit is still looked at.
+  await expect(looking).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("button", { name: "Print it" }).click();
+  await expect(page.getByText(/Your prints are/)).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  const thanks = await page.screenshot();
+  await page.keyboard.press("Space");
+  const begin = page.getByText("Touch here, or press the big button");
+  await expect(begin).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  const rest = await page.screenshot();
+  await begin.click();
+  await expect(page.getByRole("timer")).toHaveText("3", { timeout: 60_000 });
+  const posing = await page.screenshot();
+  await expect(looking).toBeVisible({ timeout: 60_000 });
+  await page.waitForLoadState("networkidle");
+  const looked = await page.screenshot();
+  await page.setViewportSize(PHONE);
+  const { origin, pathname } = new URL(booth);
+  const event = await page.request.get(`${origin}/api/events/${pathname.split("/")[2]}`);
+  await page.goto(`${origin}/g/${((await event.json()) as EventView).guests}`);
+  await expect(page.getByRole("button", { name: /Choose or take photos/ })).toBeVisible();
+  const telephone = await page.screenshot();
+  return sideBySide([rest, posing, looked, thanks], telephone);
+}
+
+async function sideBySide(steps: readonly Buffer[], telephone: Buffer): Promise<Buffer> {
+  const [width, height] = [STEP.width / 2, STEP.height / 2];
+  const whole = 2 * height + APART;
+  const phone = await sharp(telephone).resize({ height: whole }).png().toBuffer({ resolveWithObject: true });
+  const small = await Promise.all(steps.map((step) => sharp(step).resize(width, height).png().toBuffer()));
+  const places = small.map((input, i) => ({
+    input,
+    left: (i % 2) * (width + APART),
+    top: Math.floor(i / 2) * (height + APART),
+  }));
+  const left = 2 * (width + APART);
+  return sharp({
+    create: { width: left + phone.info.width, height: whole, channels: 3, background: "#ffffff" },
+  })
+    .composite([...places, { input: phone.data, left, top: 0 }])
+    .png({ compressionLevel: 9 })
+    .toBuffer();
 }

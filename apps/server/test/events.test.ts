@@ -186,10 +186,11 @@ describe("killed at any moment", () => {
     const [first, second] = printers as [(typeof printers)[0], (typeof printers)[0]];
     for (let kill = 0; kill < KILLS; kill++) {
       await new Promise((go) => setTimeout(go, pause() * 1200));
-      // One runs out of paper, the other is busy now and then.
+      // One runs out of paper, the other is busy or goes away now and then: before it heard anything, or after it printed.
       if (kill % 5 === 1) first.device.putPaper(0);
       if (kill % 5 === 3) first.device.putPaper(Infinity);
-      second.device.fault = kill % 4 === 2 ? () => "busy" : null;
+      const away = (["busy", "cut before", "cut after"] as const)[kill % 3]!;
+      second.device.fault = kill % 4 === 2 ? () => away : null;
       await house.kill();
       house = await Server.start(own);
       window = new Client(house);

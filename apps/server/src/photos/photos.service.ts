@@ -45,7 +45,7 @@ export class PhotosService {
   readonly came = new EventEmitter<{ photo: [id: string] }>();
   private readonly rows: Together<typeof photos.$inferInsert>;
   private comingIn = 0;
-  private lastCame = 0;
+  private lastCame = -Infinity;
 
   constructor(
     @Inject(DB) private readonly db: Db,
@@ -89,7 +89,7 @@ export class PhotosService {
       return await this.keepNew(path, id);
     } finally {
       this.comingIn--;
-      this.lastCame = Date.now();
+      this.lastCame = performance.now();
     }
   }
 
@@ -114,7 +114,7 @@ export class PhotosService {
 
   /** Whether photos are coming in, or did just now: who works at leisure waits until they have. */
   get isBusy(): boolean {
-    return this.comingIn > 0 || Date.now() - this.lastCame < QUIET;
+    return this.comingIn > 0 || performance.now() - this.lastCame < QUIET;
   }
 
   private async keepNew(path: string, id: string): Promise<string> {

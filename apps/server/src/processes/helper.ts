@@ -69,7 +69,7 @@ export class Helper {
       if (signal?.aborted) return reject(new Cancelled());
       if (!this.isAlive) return reject(new Ended("had no process", true));
       let left = time;
-      let since = Date.now();
+      let since = performance.now();
       let isWaiting = false;
       let beyond: string | null = null;
       const kill = (why: string) => {
@@ -77,7 +77,8 @@ export class Helper {
         this.child.kill("SIGKILL");
       };
       const looking = setInterval(() => {
-        const now = Date.now();
+        // A computer that slept, or whose clock was set, did not work meanwhile.
+        const now = performance.now();
         if (!isWaiting) left -= now - since;
         since = now;
         if (left < 0) kill(`took longer than ${Math.round(time / 1000)} s`);

@@ -1,5 +1,5 @@
 import { createReadStream, type Stats } from "node:fs";
-import { open, readdir, stat } from "node:fs/promises";
+import { open, readdir, stat, statfs } from "node:fs/promises";
 import { basename, extname, join } from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { watch, type FSWatcher } from "chokidar";
@@ -16,6 +16,8 @@ const PHOTO_FILES: ReadonlySet<string> = new Set([
 const STILL = 700;
 const STILL_JPEG = 40;
 const LOOKS = 10;
+/** How often a folder of another computer is looked into, in milliseconds. */
+const POLL = 500;
 
 /** How often it is looked whether the folder is still there: a card is pulled, and put in again. */
 const THERE = 1000;
@@ -85,7 +87,8 @@ export class WatchedFolder {
   }
 
   private async listen(): Promise<void> {
-    const watcher = watch(this.path, { depth: 0, alwaysStat: true });
+    const usePolling = await isElsewhere(this.path);
+    const watcher = watch(this.path, { depth: 0, alwaysStat: true, usePolling, interval: POLL });
     this.watcher = watcher;
     const come = (file: string, stats?: Stats) => this.come(file, stats!.birthtimeMs);
     watcher.on("add", come).on("change", come);
@@ -172,6 +175,12 @@ export async function photosIn(path: string): Promise<Map<string, string>> {
   for (const file of files) known.set(file, await stateOf(file));
   return known;
 }
+
+/** File systems that other computers change without this one being told: NFS, SMB, CIFS, FUSE (statfs(2)). */
+const ELSEWHERE = new Set([0x6969, 0xfe534d42, 0xff534d42, 0x65735546]);
+
+/** Whether a folder has to be looked into again and again. */
+const isElsewhere = async (path: string): Promise<boolean> => ELSEWHERE.has((await statfs(path)).type >>> 0);
 
 /** Whether a file’s last bytes are the end of an image (ITU-T T.81, B.1.1.3: EOI). */
 async function endsAsJpeg(path: string): Promise<boolean> {
