@@ -1,4 +1,4 @@
-import { eventFigures, type EventState } from "@wide-quilt/core";
+import { eventFigures, sayWait, type EventState } from "@wide-quilt/core";
 import type { Report } from "@wide-quilt/painters";
 import { wallClock } from "./clock.ts";
 
@@ -13,7 +13,7 @@ export function reportOf(name: string, state: EventState, at: number): Report {
     const { sets: count, wait } = figures.byPattern[id]!;
     return [
       called,
-      `${count} ${count === 1 ? "set" : "sets"}${wait === null ? "" : `, ${seconds(wait)} to paper`}`,
+      `${count} ${count === 1 ? "set" : "sets"}${wait === null ? "" : `, ${sayWait(wait)} to paper`}`,
     ];
   });
   return {
@@ -28,8 +28,8 @@ export function reportOf(name: string, state: EventState, at: number): Report {
       ["Prints still to come", String(figures.toCome)],
       ...(figures.wait
         ? ([
-            ["From the last shot to paper", `${seconds(figures.wait.median)} in the middle`],
-            ["", `${seconds(figures.wait.most)} at most for 19 of 20`],
+            ["From the last shot to paper", `${sayWait(figures.wait.median)} in the middle`],
+            ["", `${sayWait(figures.wait.most)} at most for 19 of 20`],
           ] as const)
         : []),
       ...(patterns.length > 1 ? patterns : []),
@@ -63,6 +63,3 @@ export function reportOf(name: string, state: EventState, at: number): Report {
     },
   };
 }
-
-const seconds = (milliseconds: number): string =>
-  milliseconds < 90_000 ? `${Math.round(milliseconds / 1000)} s` : `${Math.round(milliseconds / 60_000)} min`;

@@ -1,4 +1,4 @@
-import { eventFigures, type EventEntry, type EventSetup, type Printer } from "@wide-quilt/core";
+import { eventFigures, sayWait, type EventEntry, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { EventView } from "@wide-quilt/server/contract";
 import { Flag, MonitorSmartphone, Pause, Play } from "lucide-react";
 import { lazy, Suspense, useMemo, useState } from "react";
@@ -193,12 +193,12 @@ function Sums({
     ["to come", String(figures.toCome)],
     ...(left ? [["left on rolls", left] as [string, string]] : []),
     ...(figures.wait
-      ? [["from the last shot to paper", seconds(figures.wait.median)] as [string, string]]
+      ? [["from the last shot to paper", sayWait(figures.wait.median)] as [string, string]]
       : []),
     ...(state.setup.patterns.length > 1
       ? state.setup.patterns.map(({ id, name }): [string, string] => {
           const { sets, wait } = figures.byPattern[id]!;
-          return [name, wait === null ? String(sets) : `${sets}, ${seconds(wait)} to paper`];
+          return [name, wait === null ? String(sets) : `${sets}, ${sayWait(wait)} to paper`];
         })
       : []),
     ...(about.disk.hours !== null ? [["room on the disk", `${about.disk.hours} h`] as [string, string]] : []),
@@ -214,6 +214,3 @@ function Sums({
     </dl>
   );
 }
-
-const seconds = (milliseconds: number): string =>
-  milliseconds < 90_000 ? `${Math.round(milliseconds / 1000)} s` : `${Math.round(milliseconds / 60_000)} min`;
