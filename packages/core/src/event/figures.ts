@@ -96,3 +96,7 @@ export function printsBefore({ prints }: EventState, set: number): number | null
     ({ number, state }) => number < first!.number && state !== "printed" && state !== "failed",
   ).length;
 }
+
+/** How long something takes: "48 s", from a minute and a half on "2 min". */
+export const sayWait = (milliseconds: number): string =>
+  milliseconds < 90_000 ? `${Math.round(milliseconds / 1000)} s` : `${Math.round(milliseconds / 60_000)} min`;
