@@ -178,6 +178,8 @@ export interface GuestView {
     before: number | null;
     /** Whether one came out. */
     out: boolean;
+    /** The end of the link by which it is taken along; null before it is asked for, and once the event has ended. */
+    link: string | null;
   } | null;
 }
 

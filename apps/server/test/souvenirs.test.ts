@@ -1,7 +1,8 @@
 import { execFileSync } from "node:child_process";
-import { mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { request } from "node:https";
 import { join } from "node:path";
+import { fileURLToPath } from "node:url";
 import { headOf, portrait, RINGERS, ROOMY } from "@wide-quilt/demo";
 import { MODELS, SimulatedPrinter } from "@wide-quilt/devices";
 import { PRINTERS, type EventEntry, type EventSetup } from "@wide-quilt/core";
@@ -18,6 +19,8 @@ beforeAll(async () => {
   client = new Client(server);
 });
 afterAll(() => server.kill());
+
+const SHELL = fileURLToPath(new URL("../../cli/dist/main.js", import.meta.url));
 
 const picture = (shot: number, width = 900, height = 600): Promise<Buffer> =>
   sharp({ create: { width, height, channels: 3, background: { r: 60 * shot, g: 40, b: 20 } } })
@@ -286,18 +289,18 @@ describe("HTTPS", () => {
     });
     expect(said).toContain(network.certificate!.fingerprint);
     expect(network).toMatchObject({ addresses: [], certificate: { isOwn: true } });
+    // The shell knows it by its certificate, whatever name the address has.
+    const kept = execFileSync(process.execPath, [SHELL, "kept", "--data", data], { encoding: "utf8" });
+    expect(kept).toMatch(/photos +0 /);
     await house.stop();
     const later = await Server.start(data, "--tls", "own");
     expect((await ask(later.address, "/api/network/certificate", ca)).text).toBe(ca);
     await later.stop();
     // Somebody’s own files; and what is none.
     const [cert, key] = [join(testFolder(), "c.pem"), join(testFolder(), "k.pem")];
-    const kept = readdirSync(join(data, "wide-quilt", "tls"));
-    expect(kept).toEqual(["certificate.json"]);
-    const own = JSON.parse(readFileSync(join(data, "wide-quilt", "tls", kept[0]!), "utf8")) as Record<
-      string,
-      string
-    >;
+    const own = JSON.parse(
+      readFileSync(join(data, "wide-quilt", "tls", "certificate.json"), "utf8"),
+    ) as Record<string, string>;
     writeFileSync(cert, own.cert!);
     writeFileSync(key, own.key!);
     const third = await Server.start(testFolder(), "--tls", cert, key);

@@ -11,8 +11,11 @@ export const LOCK_FILES: ReadonlySet<string> = new Set([LOCK, `${LOCK}-journal`,
 
 /** Held while a server works over a folder. */
 export interface Lock {
-  /** Says where the server answers, for the next one that is started over the same folder. */
-  tell(address: string): void;
+  /**
+   * Says where the server answers, and with which certificate (PEM), for whoever asks by the folder: the shell, and the next
+   * one that is started over it.
+   */
+  tell(address: string, certificate: string | null): void;
   release(): void;
 }
 
@@ -31,7 +34,8 @@ export function lock(home: string): Lock {
   }
   const note = join(home, RUNNING);
   return {
-    tell: (address) => writeFileSync(note, JSON.stringify({ address, pid: process.pid }), { mode: 0o600 }),
+    tell: (address, certificate) =>
+      writeFileSync(note, JSON.stringify({ address, certificate, pid: process.pid }), { mode: 0o600 }),
     release: () => {
       rmSync(note, { force: true });
       held.close();

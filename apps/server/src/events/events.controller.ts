@@ -48,6 +48,7 @@ export class EventsController {
   @Post()
   @ApiOperation({ summary: "Begins an event with patterns of the book" })
   async start(@Body() { name, patterns }: StartEvent): Promise<EventView> {
+    this.intake.getReady();
     return this.whole(this.events.start(name, patterns));
   }
 
@@ -62,6 +63,7 @@ export class EventsController {
   @ApiOperation({ summary: "Changes what an event takes and does" })
   async setUp(@Param("id") id: string, @Body() { setup, pin }: SetUpEvent): Promise<void> {
     this.events.setUp(id, setup, pin);
+    this.intake.getReady();
     await this.intake.watch(id);
   }
 

@@ -10,6 +10,7 @@ import { GuestActs, GuestQuery } from "./events.dto.ts";
 import { EventsService } from "./events.service.ts";
 import { IntakeService } from "./intake.service.ts";
 import { Pace } from "./pace.ts";
+import { SouvenirsService } from "./souvenirs.service.ts";
 import type { Stage } from "./stage.ts";
 
 /** Photos that one telephone may send in a minute, and that come from one address, behind which many may be. */
@@ -27,6 +28,7 @@ export class GuestsController {
     @Inject(EventsService) private readonly events: EventsService,
     @Inject(IntakeService) private readonly intake: IntakeService,
     @Inject(PhotosService) private readonly photos: PhotosService,
+    @Inject(SouvenirsService) private readonly souvenirs: SouvenirsService,
   ) {}
 
   @Get()
@@ -48,6 +50,7 @@ export class GuestsController {
             shots: own.shots.map((shot) => shot?.photo ?? null),
             before: printsBefore(state, own.number),
             out: state.prints.some((print) => print.set === own.number && print.state === "printed"),
+            link: own.state === "printing" && !state.ended ? this.souvenirs.linkOf(row.id, own.number) : null,
           }
         : null,
     };

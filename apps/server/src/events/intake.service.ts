@@ -72,12 +72,16 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     const { setup, ended } = this.events.stage(id).state;
     const path = ended || setup.folder === null ? null : plainFolder(setup.folder);
     if (path === intake.path && (path === null || intake.folder)) return;
-    if (!ended) this.heads.getReady();
     await intake.folder?.close();
     Object.assign(intake, { path, folder: null, fault: null });
     if (path === null) return;
     intake.folder = await this.opened(id, path);
     this.tellAbout(id);
+  }
+
+  /** An event is about to begin: what the first shot needs is loaded. */
+  getReady(): void {
+    this.heads.getReady();
   }
 
   /** Takes in what lay in the folder before as well. */

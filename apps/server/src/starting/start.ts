@@ -72,7 +72,7 @@ export async function start(options: Options, say: Say): Promise<Started> {
   setTimeout(() => app.get(Reading).warm(), SOON).unref();
   if (options.demo) awaitDemo(app);
   listening.answerWith(app.getHttpAdapter().getInstance() as RequestListener);
-  held.tell(listening.address);
+  held.tell(listening.address, certificate?.cert ?? null);
   return {
     address: listening.address,
     root: held.folder.root,

@@ -65,7 +65,12 @@ export async function developed(shown: readonly Shown[], how: Developing, watch:
       const wears = [one.look, sharpening(one.sharpening, medium, one.finished), space.name, ppi];
       const key = JSON.stringify([across, down, box.width, box.height, wears]);
       let pixels = done.get(key);
-      if (!pixels) done.set(key, (pixels = cut(across, down, box, one)));
+      if (!pixels) {
+        pixels = cut(across, down, box, one);
+        done.set(key, pixels);
+        // One that was stopped half-way is made anew for whoever wants it next.
+        pixels.catch(() => done.delete(key));
+      }
       return pixels;
     },
   };

@@ -34,6 +34,7 @@ export function SetupSentence({ setup, hasPin, token, onChange }: Props) {
     <p className="max-w-[1480px] text-[20px] leading-[1.62] tracking-[-0.005em] text-ink-2">
       Take{" "}
       <Part
+        then=","
         title="What guests take home"
         text={
           several
@@ -43,36 +44,44 @@ export function SetupSentence({ setup, hasPin, token, onChange }: Props) {
       >
         <PatternChoice setup={setup} patterns={patterns} onChange={onChange} />
       </Part>
-      , print each set{" "}
-      <Part title="How many prints" text={setup.copies === 1 ? "once" : `${setup.copies} times`}>
+      print each set{" "}
+      <Part then="," title="How many prints" text={setup.copies === 1 ? "once" : `${setup.copies} times`}>
         <Counts setup={setup} onChange={onChange} />
       </Part>
-      , at most{" "}
+      at most{" "}
       <Part title="The most that guests may have" text={setup.most === 1 ? "once" : `${setup.most} times`}>
         <Counts setup={setup} onChange={onChange} />
       </Part>{" "}
       a set, {setup.review ? "" : "and "}
-      <Part title="Before it prints" text={setup.review ? "after guests looked at it" : "without asking"}>
+      <Part
+        then=","
+        title="Before it prints"
+        text={setup.review ? "after guests looked at it" : "without asking"}
+      >
         <Check
           label="Guests look at their set, and may take a shot again, before it prints"
           checked={setup.review}
           onChange={(review) => onChange({ review })}
         />
       </Part>
-      , with{" "}
+      with{" "}
       <Part title="What is behind people" text={setup.behind ? "a picture" : "nothing new"}>
         <BehindPeople setup={setup} onChange={onChange} />
       </Part>{" "}
       behind people, {setup.printers[0] === FOLDER_LANE ? "into" : "on"}{" "}
-      <Part title="Where prints go" text={sayPrinters(setup, printers)}>
+      <Part then="," title="Where prints go" text={sayPrinters(setup, printers)}>
         <PrinterChoice setup={setup} printers={printers} onChange={onChange} />
       </Part>
-      , from{" "}
-      <Part title="Where photos come from" text={saySources(setup)}>
+      from{" "}
+      <Part then="," title="Where photos come from" text={saySources(setup)}>
         <Sources setup={setup} hasPin={hasPin} token={token} onChange={onChange} />
       </Part>
-      , until{" "}
-      <Part title="When it ends" text={setup.until ? setup.until.replace("T", ", ") : "somebody ends it"}>
+      until{" "}
+      <Part
+        then="."
+        title="When it ends"
+        text={setup.until ? setup.until.replace("T", ", ") : "somebody ends it"}
+      >
         <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
           It ends by itself
           <input
@@ -86,32 +95,43 @@ export function SetupSentence({ setup, hasPin, token, onChange }: Props) {
           No more photos are taken in then; what was asked for still prints. Empty for never.
         </p>
       </Part>
-      .
     </p>
   );
 }
 
-function Part({ title, text, children }: { title: string; text: string; children: ReactNode }) {
+interface PartProps {
+  title: string;
+  text: string;
+  /** What stands right behind it, and on its line. */
+  then?: "," | ".";
+  children: ReactNode;
+}
+
+function Part({ title, text, then, children }: PartProps) {
   return (
-    <Popover as="span">
-      <PopoverButton
-        title={title}
-        aria-label={`${title}: ${text}`}
-        className="inline rounded-[3px] px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft data-open:bg-accent-soft"
-      >
-        {text}
-      </PopoverButton>
-      <PopoverPanel
-        focus
-        anchor={{ to: "bottom start", gap: 6, padding: 12 }}
-        role="dialog"
-        aria-label={title}
-        className="z-30 w-[360px] rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl"
-      >
-        <p className="mb-2.5 text-[13px] font-semibold">{title}</p>
-        {children}
-      </PopoverPanel>
-    </Popover>
+    <>
+      <Popover as="span" className="whitespace-nowrap">
+        <PopoverButton
+          title={title}
+          aria-label={`${title}: ${text}`}
+          className="inline rounded-[3px] text-left whitespace-normal px-px font-semibold text-accent underline decoration-[1.5px] underline-offset-[5px] hover:bg-accent-soft data-open:bg-accent-soft"
+        >
+          {text}
+        </PopoverButton>
+        {then}
+        <PopoverPanel
+          focus
+          anchor={{ to: "bottom start", gap: 6, padding: 12 }}
+          role="dialog"
+          aria-label={title}
+          className="z-30 w-[360px] rounded-xl border border-line bg-white p-3.5 text-[14px] tracking-normal text-ink shadow-xl"
+        >
+          <p className="mb-2.5 text-[13px] font-semibold">{title}</p>
+          {children}
+        </PopoverPanel>
+      </Popover>
+      {then === "," && " "}
+    </>
   );
 }
 

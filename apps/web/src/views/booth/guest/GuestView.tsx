@@ -14,6 +14,7 @@ import { Posing } from "./Posing.tsx";
 import { BOOTH, guestStep, type Guest } from "./step.ts";
 import { Thanks } from "./Thanks.tsx";
 import { useBeep } from "./useBeep.ts";
+import { useCountdown } from "./useCountdown.ts";
 
 const GuestsCode = lazy(() => import("../GuestsCode.tsx"));
 
@@ -91,7 +92,9 @@ function Steps({ view, isHeard, tell }: Props) {
       )}
       {step.shows === "closed" && <Words head="Thank you for coming" text="This booth is closed." />}
       {step.shows === "rest" && <Rest view={view} onBegin={begin} />}
-      {step.shows === "choosing" && <Choosing view={view} onChoose={choose} />}
+      {step.shows === "choosing" && (
+        <Choosing view={view} onChoose={choose} onIdle={() => setGuest({ at: "rest" })} />
+      )}
       {step.shows === "posing" && pattern && (
         <Posing step={step} pattern={pattern} held={!isHeard} beep={beep} onShot={shoot} />
       )}
@@ -213,7 +216,17 @@ function Filling({ view, set }: { view: EventView; set: EventView["state"]["sets
   );
 }
 
-function Choosing({ view, onChoose }: { view: EventView; onChoose(pattern: string): void }) {
+/** Seconds after which whoever went away without choosing is not waited for. */
+const IDLE = 45;
+
+interface ChoosingProps {
+  view: EventView;
+  onChoose(pattern: string): void;
+  onIdle(): void;
+}
+
+function Choosing({ view, onChoose, onIdle }: ChoosingProps) {
+  useCountdown("choosing", IDLE, onIdle);
   const empty = { number: 1, party: BOOTH, crops: {}, state: "filling", full: null } as const;
   const [begun] = useState(() => Date.now());
   return (

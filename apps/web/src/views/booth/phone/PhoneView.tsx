@@ -164,6 +164,14 @@ function OnItsWay({ set }: { set: NonNullable<GuestView["set"]> }) {
             ? "Yours comes next."
             : `${set.before} ${set.before === 1 ? "comes" : "come"} before yours.`}
       </p>
+      {set.link !== null && (
+        <a
+          href={address.takenPage(set.link)}
+          className="mt-3 inline-block text-[17px] font-semibold underline"
+        >
+          Keep your photos, and a moving picture of them
+        </a>
+      )}
     </section>
   );
 }
