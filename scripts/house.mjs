@@ -7,10 +7,10 @@ import { fileURLToPath } from "node:url";
 
 export const ROOT = fileURLToPath(new URL("..", import.meta.url));
 /**
- * How the server is run: photos pass through as many short-lived buffers, which want a large nursery from the start, or the
- * whole heap is gone through for every few of them.
+ * How the server is run: photos pass through as many short-lived buffers, which want a nursery that is large from the start,
+ * or the whole heap is gone through for every few of them; a larger one makes the server stand still while it is emptied.
  */
-export const NODE_FLAGS = ["--enable-source-maps", "--min-semi-space-size=64", "--max-semi-space-size=64"];
+export const NODE_FLAGS = ["--enable-source-maps", "--min-semi-space-size=16", "--max-semi-space-size=64"];
 
 /** The oldest Node.js that everything here runs on; “engines” in package.json says the same. */
 const OLDEST = [20, 19];

@@ -68,7 +68,7 @@ export class Server {
   private static async run(data: string, ...more: string[]): Promise<Server> {
     const args = [
       // As `npm start` has it.
-      "--min-semi-space-size=64",
+      "--min-semi-space-size=16",
       "--max-semi-space-size=64",
       MAIN,
       "--data",

@@ -84,6 +84,7 @@ describe("what a printer can do", () => {
       grey: false,
       copies: 1,
       unscaled: false,
+      trims: false,
       raster: [],
       reasons: [],
     });
