@@ -113,7 +113,7 @@ export async function startJob(page: Page, kind: RegExp, ...files: string[]): Pr
   await page.getByLabel("Photo files").setInputFiles(files);
   await expect(
     page.getByText(files.length === 1 ? "1 in this job" : `${files.length} in this job`),
-  ).toBeVisible();
+  ).toBeVisible({ timeout: 120_000 });
   await saved(page);
 }
 

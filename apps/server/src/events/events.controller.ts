@@ -24,6 +24,7 @@ import { sendZip } from "../web/zip.ts";
 import { reportOf } from "./report.ts";
 import { SouvenirsService } from "./souvenirs.service.ts";
 import { LeaveGuests, ReportQuery, SetUpEvent, StartEvent, TellEvent, TestPrint } from "./events.dto.ts";
+import { EventJobs } from "./eventJobs.service.ts";
 import { EventsService } from "./events.service.ts";
 import { BOOTH, IntakeService } from "./intake.service.ts";
 
@@ -34,6 +35,7 @@ const OWN: ReadonlySet<EventEntry["do"]> = new Set(["setup", "shot", "printed", 
 @Controller("api/events")
 export class EventsController {
   constructor(
+    @Inject(EventJobs) private readonly jobs: EventJobs,
     @Inject(EventsService) private readonly events: EventsService,
     @Inject(IntakeService) private readonly intake: IntakeService,
     @Inject(SouvenirsService) private readonly souvenirs: SouvenirsService,
@@ -145,7 +147,7 @@ export class EventsController {
   @HttpCode(204)
   @ApiOperation({ summary: "Prints a set of made-up photos at one of the event’s printers" })
   async testPrint(@Param("id") id: string, @Body() { pattern, printer }: TestPrint): Promise<void> {
-    await this.events.testPrint(id, pattern, printer);
+    await this.jobs.testPrint(this.events.stage(id), pattern, printer);
   }
 
   private async whole(view: Omit<EventView, "about">): Promise<EventView> {

@@ -10,6 +10,7 @@ import { EventsController } from "./events.controller.ts";
 import { GuestsController } from "./guests.controller.ts";
 import { SouvenirsController } from "./souvenirs.controller.ts";
 import { SouvenirsService } from "./souvenirs.service.ts";
+import { EventJobs } from "./eventJobs.service.ts";
 import { EventsService } from "./events.service.ts";
 import { IntakeService } from "./intake.service.ts";
 
@@ -25,6 +26,6 @@ import { IntakeService } from "./intake.service.ts";
     PrintersModule,
   ],
   controllers: [EventsController, GuestsController, SouvenirsController],
-  providers: [EventsService, IntakeService, SouvenirsService],
+  providers: [EventJobs, EventsService, IntakeService, SouvenirsService],
 })
 export class EventsModule {}

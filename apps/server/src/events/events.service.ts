@@ -1,22 +1,17 @@
 import { randomBytes, randomUUID } from "node:crypto";
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from "@nestjs/common";
 import {
-  applyEdit,
   eventSetupSchema,
-  eventStep,
   FOLDER_LANE,
-  jobOfSet,
   printOf,
   setOf,
   shotsOfPattern,
   type EventEffect,
   type EventEntry,
   type EventPrint,
-  type EventSet,
   type EventSetup,
   type Job,
 } from "@wide-quilt/core";
-import { fileName } from "@wide-quilt/painters";
 import { desc, eq, gt, isNull, or } from "drizzle-orm";
 import type { EventCard, EventNews, EventView, Run } from "../contract.ts";
 import { DB } from "../data/database.ts";
@@ -24,13 +19,11 @@ import type { Db } from "../data/db.ts";
 import { events } from "../data/schema.ts";
 import { LiveService } from "../live/live.service.ts";
 import { PatternsService } from "../patterns/patterns.service.ts";
-import { PhotosService, type Coming } from "../photos/photos.service.ts";
-import { PaintersService } from "../press/painters.service.ts";
+import { PhotosService } from "../photos/photos.service.ts";
 import { RunsService } from "../press/runs.service.ts";
-import { PrintersService } from "../printers/printers.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { wallClock } from "./clock.ts";
-import { madeUpPhoto } from "./madeUp.ts";
+import { EventJobs } from "./eventJobs.service.ts";
 import { newSecret, Stage } from "./stage.ts";
 
 /** Records that a window gets with an event: of the photos of so many newest sets. */
@@ -53,11 +46,10 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   constructor(
     @Inject(DB) private readonly db: Db,
+    @Inject(EventJobs) private readonly jobs: EventJobs,
     @Inject(LiveService) private readonly live: LiveService,
-    @Inject(PaintersService) private readonly painters: PaintersService,
     @Inject(PatternsService) private readonly patterns: PatternsService,
     @Inject(PhotosService) private readonly photos: PhotosService,
-    @Inject(PrintersService) private readonly printers: PrintersService,
     @Inject(RunsService) private readonly runs: RunsService,
   ) {}
 
@@ -178,52 +170,6 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
     return true;
   }
 
-  /**
-   * Has the photos of a set decoded as they will be printed where nobody changes anything, while its next one is still coming
-   * in. Whatever goes wrong here is told when it is printed.
-   */
-  prepare(id: string, entry: Extract<EventEntry, { do: "shot" }>, { path, record }: Coming): void {
-    const stage = this.stage(id);
-    const at = Date.now();
-    const { sets, printers } = eventStep(stage.state, entry, at).state;
-    const set = sets.findLast((one) => photosOf(one).includes(entry.photo));
-    if (!set) return;
-    const next = printers.reduce((first, one) => (one.last < first.last ? one : first));
-    const lane = this.printers.list().find((one) => one.id === next.id);
-    const records = { ...this.photos.records(photosOf(set)), [entry.photo]: record };
-    const job = this.jobOf(stage, set, at, records);
-    void this.painters
-      .prepare(lane ? applyEdit(job, { do: "printer", printer: lane }) : job, {
-        records,
-        arriving: { [entry.photo]: path },
-      })
-      .catch(() => undefined);
-  }
-
-  /** Prints a set of made-up photos; it counts as no set. Throws a Problem that says why it cannot. */
-  async testPrint(id: string, pattern: string, printer: string): Promise<void> {
-    const stage = this.stage(id);
-    const layout = stage.patterns[pattern];
-    const { setup } = stage.state;
-    if (!layout || !setup.printers.includes(printer))
-      throw Problem.notFound(
-        "pattern",
-        "This pattern or printer is not the event’s any more. Choose another.",
-      );
-    const photos = await Promise.all(
-      Array.from({ length: shotsOfPattern(layout) }, async (_, i) =>
-        this.photos.takeInMade(await madeUpPhoto(i + 1)),
-      ),
-    );
-    const at = Date.now();
-    const set: EventSet = {
-      ...{ number: 1, party: "test", pattern, crops: {}, state: "printing", begun: at, full: at },
-      shots: photos.map((photo, i) => ({ photo, name: `Test ${i + 1}` })),
-    };
-    const job = { ...this.jobOf(stage, set, at), name: `${setup.name}, test print` };
-    await this.make(stage, `${id}-test-${at}`, job, printer, at);
-  }
-
   /** What the printers of an event wait for. */
   waits(id: string): Record<string, string> {
     const { row, state } = this.stage(id);
@@ -288,36 +234,12 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** Has a print made: by the run that is there, or a new one. */
   private async print(stage: Stage, print: EventPrint): Promise<void> {
     try {
-      const job = this.jobOf(stage, setOf(stage.state, print.set)!, print.asked);
+      const job = this.jobs.jobOf(stage, setOf(stage.state, print.set)!, print.asked);
       const name = runOf(stage.row.id, { print: print.number, attempt: print.attempt });
-      this.followed(await this.make(stage, name, job, print.printer!, print.asked));
+      this.followed(await this.jobs.make(stage, name, job, print.printer!, print.asked));
     } catch (error) {
       this.fail(stage, print.number, error);
     }
-  }
-
-  /** Has a job made at one of the event’s printers, by a run of this name that is made once. */
-  private make({ row }: Stage, name: string, job: Job, printer: string, at: number): Promise<Run> {
-    const lane = this.printers.list().find(({ id }) => id === printer);
-    if (!lane && printer !== FOLDER_LANE)
-      throw new Problem(422, "no-printer", "No printer", "This printer is not in Sizes any more.");
-    const made: Job = lane ? applyEdit(job, { do: "printer", printer: lane }) : job;
-    const naming = {
-      ...{ start: 1, each: false, overwrite: false },
-      folder: fileName(row.name),
-      print: lane !== undefined && lane.address !== null,
-    };
-    return this.runs.once(name, `${OF_EVENT}${row.id}`, made, naming, new Date(at));
-  }
-
-  /** A set as it is printed. `at`: when it was asked for, where it is not full. */
-  jobOf(
-    { row, patterns }: Stage,
-    set: EventSet,
-    at: number,
-    records = this.photos.records(photosOf(set)),
-  ): Job {
-    return jobOfSet(patterns[set.pattern]!, row.name, set, wallClock(set.full ?? at), records);
   }
 
   private fail(stage: Stage, print: number, error: unknown): void {
@@ -363,16 +285,11 @@ export class EventsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 }
 
-/** What runs of events say in place of a job: this, and the event. */
-const OF_EVENT = "event:";
-
 /** The run of one try of a print: by this name it is made once. */
 const runOf = (event: string, { print, attempt }: { print: number; attempt: number }): string =>
   `${event}-print-${print}-${attempt}`;
 
 const layoutsOf = (chosen: readonly { id: string; job: Job }[]): Record<string, Job> =>
   Object.fromEntries(chosen.map(({ id, job }) => [id, job]));
-
-const photosOf = ({ shots }: EventSet): string[] => shots.flatMap((shot) => shot?.photo ?? []);
 
 const isOut = ({ state }: EventPrint): boolean => state === "printing" || state === "doubt";

@@ -15,6 +15,7 @@ import { BackdropsService } from "../photos/backdrops.service.ts";
 import { PhotosService, type Coming } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { notWatched, photosIn, plainFolder, WatchedFolder } from "../watch/watchedFolder.ts";
+import { EventJobs } from "./eventJobs.service.ts";
 import { EventsService } from "./events.service.ts";
 
 /** With less than this left of the disk nothing more is taken in, so that what was can be printed; in bytes. */
@@ -47,6 +48,7 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     @Inject(BackdropsService) private readonly backdrops: BackdropsService,
     @Inject(DB) private readonly db: Db,
     @Inject(DataFolder) private readonly data: DataFolder,
+    @Inject(EventJobs) private readonly jobs: EventJobs,
     @Inject(EventsService) private readonly events: EventsService,
     @Inject(HeadsService) private readonly heads: HeadsService,
     @Inject(LiveService) private readonly live: LiveService,
@@ -105,7 +107,7 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     if ((await this.free()) < LEAST_FREE)
       return refuse("The disk is nearly full. Make room on it; what was taken in still prints.");
     const ahead = (coming: Coming) =>
-      this.events.prepare(id, { do: "shot", photo: coming.id, name, party }, coming);
+      this.jobs.prepare(this.events.stage(id), { do: "shot", photo: coming.id, name, party }, coming);
     const taken = await this.photos.receive(stream, name, state.setup.behind ? undefined : ahead);
     if ("refused" in taken) return this.refused(id, name, taken.refused.why);
     const { photo } = taken;

@@ -11,6 +11,7 @@ import { PaintersService } from "../press/painters.service.ts";
 import type { Zipped } from "../web/zip.ts";
 import { Problem } from "../safety/problem.ts";
 import { wallClock } from "./clock.ts";
+import { EventJobs } from "./eventJobs.service.ts";
 import { EventsService } from "./events.service.ts";
 import type { Stage } from "./stage.ts";
 
@@ -26,6 +27,7 @@ export class SouvenirsService {
 
   constructor(
     @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(EventJobs) private readonly jobs: EventJobs,
     @Inject(EventsService) private readonly events: EventsService,
     @Inject(PaintersService) private readonly painters: PaintersService,
     @Inject(PhotosService) private readonly photos: PhotosService,
@@ -68,7 +70,7 @@ export class SouvenirsService {
   }
 
   pageOf(stage: Stage, set: EventSet): Promise<Uint8Array> {
-    return this.painters.page(this.events.jobOf(stage, set, set.begun));
+    return this.painters.page(this.jobs.jobOf(stage, set, set.begun));
   }
 
   /** Its shots one after the other, as a GIF. */

@@ -1,3 +1,4 @@
+import { lastingSource } from "../api/lastingSource.ts";
 import type { HeadNews, JobChange, Run } from "@wide-quilt/server/contract";
 import { useEffect } from "react";
 import { address } from "../api/client.ts";
@@ -31,17 +32,18 @@ export function useFollow(
   const isHere = useAppSelector(({ openJob }) => openJob.id === job && openJob.saved !== null);
   useEffect(() => {
     if (!("EventSource" in globalThis)) return;
-    let source: EventSource | null = null;
+    let end: (() => void) | null = null;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const close = () => {
-      source?.close();
-      source = null;
+      end?.();
+      end = null;
     };
     const open = () => {
-      if (source) return;
       // A line that broke is opened with the same version again: the server says what is newer than that.
-      const from = isHere ? store.getState().openJob.version : null;
-      source = new EventSource(address.follow(job, from, news !== null));
+      const from = () => (isHere ? store.getState().openJob.version : null);
+      end ??= lastingSource(() => address.follow(job, from(), news !== null), listen);
+    };
+    const listen = (source: EventSource) => {
       source.addEventListener("open", () => {
         news?.onMissed();
         onWatched?.();

@@ -1,20 +1,12 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { EVENT_LIMITS, FOLDER_LANE, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
-import { ImageUp } from "lucide-react";
-import { lazy, Suspense, type ReactNode } from "react";
-import { Link } from "react-router";
-import { address, server } from "../../api/client.ts";
-import { useDoing } from "../../app/useDoing.ts";
-import { button } from "../../ui/button.ts";
-import { FileButton } from "../../ui/FileButton.tsx";
+import type { ReactNode } from "react";
 import { usePatternsQuery, usePrintersQuery } from "../../api/queries.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
-import { TextField } from "../../ui/TextField.tsx";
-import { isOnlyHere } from "./useSetLink.ts";
-
-const GuestsCode = lazy(() => import("./GuestsCode.tsx"));
+import { BehindPeople } from "./BehindPeople.tsx";
+import { Sources } from "./Sources.tsx";
 
 interface Props {
   setup: EventSetup;
@@ -163,47 +155,6 @@ function PatternChoice({ setup, patterns, onChange }: Change & { patterns: Patte
   );
 }
 
-/** A picture of the event’s that takes the place of what is behind people. */
-function BehindPeople({ setup: { behind }, onChange }: Change) {
-  const doing = useDoing();
-  const put = (file: File) =>
-    void doing(async () => {
-      const taken = await server.addPhoto(file);
-      if ("refused" in taken) throw new Error(`${taken.refused.name}: ${taken.refused.why}`);
-      onChange({ behind: taken.photo.id });
-    });
-  return (
-    <div className="flex flex-col gap-3">
-      <p className="text-[12.5px] text-ink-2">
-        People are cut out of each photo and stand before the picture. Where nobody is found the photo stays
-        as it is. A set waits about a second longer for it.
-      </p>
-      {behind && (
-        <img
-          src={address.previewFor(behind, 320)}
-          alt="The picture behind people"
-          className="max-h-40 self-start rounded-lg"
-        />
-      )}
-      <div className="flex flex-wrap gap-2">
-        <FileButton
-          label="A picture to put behind people"
-          accept="image/*"
-          className={button.plain}
-          onFiles={([file]) => file && put(file)}
-        >
-          <ImageUp size={15} aria-hidden /> {behind ? "Another picture" : "Choose a picture"}
-        </FileButton>
-        {behind && (
-          <button type="button" className={button.plain} onClick={() => onChange({ behind: null })}>
-            Nothing new behind them
-          </button>
-        )}
-      </div>
-    </div>
-  );
-}
-
 function Counts({ setup, onChange }: Change) {
   return (
     <div className="grid grid-cols-2 gap-2">
@@ -271,72 +222,6 @@ function PrinterChoice({ setup, printers, onChange }: Change & { printers: Print
             />
           </div>
         )}
-      </div>
-    </div>
-  );
-}
-
-/** The address for telephones, as a code and in letters. */
-function ForTelephones({ token }: { token: string }) {
-  const page = address.guestPage(token);
-  return (
-    <div className="flex gap-3 rounded-lg bg-chrome p-2.5">
-      <Suspense fallback={null}>
-        <GuestsCode address={page} className="size-28 shrink-0 rounded bg-white" />
-      </Suspense>
-      <p className="min-w-0 text-[12.5px] text-ink-2">
-        <a href={page} target="_blank" rel="noreferrer" className="break-all text-accent underline">
-          {page}
-        </a>
-        {isOnlyHere() && (
-          <span className="mt-1.5 block text-look">
-            Only this computer reaches this address.{" "}
-            <Link to="/network" className="underline">
-              How telephones come here
-            </Link>
-          </span>
-        )}
-      </p>
-    </div>
-  );
-}
-
-function Sources({ setup, hasPin, token, onChange }: Change & { hasPin: boolean; token: string }) {
-  return (
-    <div className="flex flex-col gap-2.5">
-      <Check
-        label="The camera of the guests’ page"
-        checked={setup.camera}
-        onChange={(camera) => onChange({ camera })}
-      />
-      <Check
-        label="A folder that a camera writes to"
-        checked={setup.folder !== null}
-        onChange={(on) => onChange({ folder: on ? "" : null })}
-      />
-      {setup.folder !== null && (
-        <TextField
-          label="The folder, on the computer that Wide Quilt runs on"
-          value={setup.folder}
-          placeholder="/home/me/Pictures"
-          most={1000}
-          onChange={(folder) => onChange({ folder })}
-        />
-      )}
-      <Check
-        label="Telephones of guests"
-        checked={setup.telephones}
-        onChange={(telephones) => onChange({ telephones })}
-      />
-      {setup.telephones && <ForTelephones token={token} />}
-      <div className="border-t border-line pt-2.5">
-        <TextField
-          label={hasPin ? "Another PIN to leave the guests’ page" : "A PIN to leave the guests’ page"}
-          value=""
-          placeholder={hasPin ? "one is set" : "4 to 8 digits"}
-          most={8}
-          onChange={(pin) => onChange({}, pin)}
-        />
       </div>
     </div>
   );

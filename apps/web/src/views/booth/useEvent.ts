@@ -2,6 +2,7 @@ import { eventStep, type EventEntry, type EventSetup } from "@wide-quilt/core";
 import type { EventAbout, EventNews, EventView } from "@wide-quilt/server/contract";
 import { useCallback, useEffect, useState } from "react";
 import { address, server } from "../../api/client.ts";
+import { lastingSource } from "../../api/lastingSource.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { thisWindow } from "../../app/thisWindow.ts";
@@ -35,7 +36,7 @@ export function useEvent(id: string): EventHere {
   }, [id]);
   useEffect(() => {
     let gone = false;
-    let source: EventSource | null = null;
+    let end: (() => void) | null = null;
     const onNews = ({ data }: MessageEvent<string>) => {
       const news = JSON.parse(data) as EventNews;
       // New patterns, and whether there is a PIN, are not in the entry.
@@ -49,10 +50,7 @@ export function useEvent(id: string): EventHere {
         return stepped(before, news);
       });
     };
-    void thisWindow.settled.then(() => {
-      if (gone) return;
-      void ask();
-      source = new EventSource(address.followEvent(id));
+    const listen = (source: EventSource) => {
       source.addEventListener("open", () => {
         setHeard(true);
         void ask();
@@ -67,10 +65,15 @@ export function useEvent(id: string): EventHere {
         const { printer, why } = JSON.parse(data) as { printer: string; why: string | null };
         setView((before) => before && { ...before, about: waiting(before.about, printer, why) });
       });
+    };
+    void thisWindow.settled.then(() => {
+      if (gone) return;
+      void ask();
+      end = lastingSource(() => address.followEvent(id), listen);
     });
     return () => {
       gone = true;
-      source?.close();
+      end?.();
     };
   }, [id, ask]);
   const tell = useCallback((entry: EventEntry) => doing(() => server.tellEvent(id, entry)), [doing, id]);
