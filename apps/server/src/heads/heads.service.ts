@@ -183,10 +183,9 @@ export class HeadsService implements OnApplicationBootstrap, OnModuleDestroy {
     return id;
   }
 
-  /** The mask of the person in a photo that somebody waits for, as a grey PNG; null where there is none in time. */
-  async promptMask(photo: string): Promise<Uint8Array | null> {
-    const looking = this.looked<Uint8Array>("mask", photo, PORTRAIT_PREVIEW, {}, this.prompt);
-    return Promise.race([looking, pause(AHEAD, null, { ref: false })]);
+  /** The mask of the person in a photo that somebody waits for, as a grey PNG; null where none could be made. */
+  promptMask(photo: string): Promise<Uint8Array | null> {
+    return this.looked<Uint8Array>("mask", photo, PORTRAIT_PREVIEW, {}, this.prompt);
   }
 
   /**
