@@ -51,7 +51,7 @@ test("the operator of a tablet’s server over HTTPS crops a shot by hand and ha
     await page.keyboard.press("Escape");
     await page.getByRole("article", { name: "Set 1" }).getByRole("button", { name: "Print it" }).click();
     await page.getByRole("button", { name: "Test print" }).click();
-    await expect(page.getByText(/A test print of made-up photos goes to/)).toBeVisible();
+    await expect(page.getByText(/A test print of made-up photos goes to/)).toBeVisible({ timeout: 120_000 });
     await expect(
       page.getByRole("region", { name: "Done" }).getByRole("button", { name: "Set 1" }),
     ).toBeVisible({
