@@ -10,7 +10,7 @@ import { Server } from "@wide-quilt/server/testing";
 import sharp from "sharp";
 import { median, peakOf } from "./measure.ts";
 
-const SETS = Number(process.env.SETS ?? 200);
+const SETS = 200;
 const SHOTS = 3;
 /** A set is a pair of these on 4 × 6 in at 300 ppi: three places of 482 × 461 px, 35 px apart. */
 const PAGE = { width: 1200, height: 1800 };

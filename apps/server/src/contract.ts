@@ -196,8 +196,6 @@ export interface TakenSet {
   /** The event’s. */
   name: string;
   set: number;
-  /** When it was taken, by the clock on the wall. */
-  at: string;
   /** The places of its shots, from 1. */
   shots: number[];
   /** Whether there is a moving picture of them. */

@@ -8,6 +8,7 @@ import {
   type EventEntry,
   type EventSet,
   type Job,
+  type Printer,
 } from "@wide-quilt/core";
 import { fileName } from "@wide-quilt/painters";
 import type { Run } from "../contract.ts";
@@ -42,16 +43,15 @@ export class EventJobs {
 
   /** Has a job made at one of the event’s printers, by a run of this name that is made once. */
   make({ row }: Stage, name: string, job: Job, printer: string, at: number): Promise<Run> {
-    const lane = this.printers.list().find(({ id }) => id === printer);
+    const lane = this.laneOf(printer);
     if (!lane && printer !== FOLDER_LANE)
       throw new Problem(422, "no-printer", "No printer", "This printer is not in Sizes any more.");
-    const made: Job = lane ? applyEdit(job, { do: "printer", printer: lane }) : job;
     const naming = {
       ...{ start: 1, each: false, overwrite: false },
       folder: fileName(row.name),
       print: lane !== undefined && lane.address !== null,
     };
-    return this.runs.once(name, `${OF_EVENT}${row.id}`, made, naming, new Date(at));
+    return this.runs.once(name, `${OF_EVENT}${row.id}`, forLane(job, lane), naming, new Date(at));
   }
 
   /**
@@ -64,15 +64,9 @@ export class EventJobs {
     const set = sets.findLast((one) => photosOf(one).includes(entry.photo));
     if (!set) return;
     const next = printers.reduce((first, one) => (one.last < first.last ? one : first));
-    const lane = this.printers.list().find((one) => one.id === next.id);
     const records = { ...this.photos.records(photosOf(set)), [entry.photo]: record };
-    const job = this.jobOf(stage, set, at, records);
-    void this.painters
-      .prepare(lane ? applyEdit(job, { do: "printer", printer: lane }) : job, {
-        records,
-        arriving: { [entry.photo]: path },
-      })
-      .catch(() => undefined);
+    const job = forLane(this.jobOf(stage, set, at, records), this.laneOf(next.id));
+    void this.painters.prepare(job, { records, arriving: { [entry.photo]: path } }).catch(() => undefined);
   }
 
   /** Prints a set of made-up photos; it counts as no set. Throws a Problem that says why it cannot. */
@@ -97,7 +91,15 @@ export class EventJobs {
     const job = { ...this.jobOf(stage, set, at), name: `${setup.name}, test print` };
     await this.make(stage, `${stage.row.id}-test-${at}`, job, printer, at);
   }
+
+  /** The printer of an event as Sizes has it; none for the folder, and for one that is gone. */
+  private laneOf(printer: string): Printer | undefined {
+    return this.printers.list().find(({ id }) => id === printer);
+  }
 }
+
+const forLane = (job: Job, lane: Printer | undefined): Job =>
+  lane ? applyEdit(job, { do: "printer", printer: lane }) : job;
 
 /** What runs of events say in place of a job: this, and the event. */
 const OF_EVENT = "event:";

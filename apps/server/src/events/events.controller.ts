@@ -17,6 +17,7 @@ import { eventEntrySchema, type EventEntry } from "@wide-quilt/core";
 import { paintReport } from "@wide-quilt/painters";
 import type { Request, Response } from "express";
 import type { EventCard, EventView, TakenIn } from "../contract.ts";
+import { HeadsService } from "../heads/heads.service.ts";
 import { Problem } from "../safety/problem.ts";
 import { plainName } from "../web/sentName.ts";
 import { attachment } from "../web/attachment.ts";
@@ -37,6 +38,7 @@ export class EventsController {
   constructor(
     @Inject(EventJobs) private readonly jobs: EventJobs,
     @Inject(EventsService) private readonly events: EventsService,
+    @Inject(HeadsService) private readonly heads: HeadsService,
     @Inject(IntakeService) private readonly intake: IntakeService,
     @Inject(SouvenirsService) private readonly souvenirs: SouvenirsService,
   ) {}
@@ -50,7 +52,7 @@ export class EventsController {
   @Post()
   @ApiOperation({ summary: "Begins an event with patterns of the book" })
   async start(@Body() { name, patterns }: StartEvent): Promise<EventView> {
-    this.intake.getReady();
+    this.heads.getReady();
     return this.whole(this.events.start(name, patterns));
   }
 
@@ -65,7 +67,7 @@ export class EventsController {
   @ApiOperation({ summary: "Changes what an event takes and does" })
   async setUp(@Param("id") id: string, @Body() { setup, pin }: SetUpEvent): Promise<void> {
     this.events.setUp(id, setup, pin);
-    this.intake.getReady();
+    this.heads.getReady();
     await this.intake.watch(id);
   }
 

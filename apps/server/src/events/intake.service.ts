@@ -81,11 +81,6 @@ export class IntakeService implements OnApplicationBootstrap, OnModuleDestroy {
     this.tellAbout(id);
   }
 
-  /** An event is about to begin: what the first shot needs is loaded. */
-  getReady(): void {
-    this.heads.getReady();
-  }
-
   /** Takes in what lay in the folder before as well. */
   async takeOld(id: string): Promise<void> {
     const intake = this.of(id);

@@ -1,10 +1,10 @@
-import { eventFigures, sayWait, type EventState } from "@wide-quilt/core";
+import { eventFigures, printsOut, sayWait, type EventState } from "@wide-quilt/core";
 import type { Report } from "@wide-quilt/painters";
 import { wallClock } from "./clock.ts";
 
 /** What an event came to, in words, for paper. `at`: when it is told, in milliseconds since 1970. */
 export function reportOf(name: string, state: EventState, at: number): Report {
-  const { sets, prints, setup } = state;
+  const { sets, setup } = state;
   const figures = eventFigures(state);
   const [first] = sets;
   const day = (time: number) => wallClock(time).slice(0, 10);
@@ -46,18 +46,14 @@ export function reportOf(name: string, state: EventState, at: number): Report {
     table: {
       heads: ["Set", "Pattern", "Begun", "Full", "First print", "Prints"],
       rows: sets.map(({ number, pattern, begun, full, state: is }) => {
-        const out = prints.filter((print) => print.set === number && print.state === "printed");
-        const done = out.reduce<number | null>(
-          (least, { done: one }) => (least === null || one! < least ? one : least),
-          null,
-        );
+        const out = printsOut(state, number);
         return [
           String(number),
           setup.patterns.find(({ id }) => id === pattern)?.name ?? pattern,
           wallClock(begun).slice(11),
           full === null ? (is === "left" ? "left" : "fills") : wallClock(full).slice(11),
-          done === null ? "" : wallClock(done).slice(11),
-          String(out.length),
+          out.first === null ? "" : wallClock(out.first).slice(11),
+          String(out.count),
         ];
       }),
     },

@@ -10,7 +10,6 @@ import { Reading } from "../photos/reading.ts";
 import { PaintersService } from "../press/painters.service.ts";
 import type { Zipped } from "../web/zip.ts";
 import { Problem } from "../safety/problem.ts";
-import { wallClock } from "./clock.ts";
 import { EventJobs } from "./eventJobs.service.ts";
 import { EventsService } from "./events.service.ts";
 import type { Stage } from "./stage.ts";
@@ -46,7 +45,6 @@ export class SouvenirsService {
     return {
       name: stage.row.name,
       set: set.number,
-      at: wallClock(set.full ?? set.begun),
       shots: placesOf(set),
       moves: placesOf(set).length > 1,
     };

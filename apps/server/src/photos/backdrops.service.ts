@@ -7,7 +7,7 @@ import { BadPhoto } from "@wide-quilt/painters";
 import { DataFolder } from "../data/folder.ts";
 import { Problem } from "../safety/problem.ts";
 import { PhotosService } from "./photos.service.ts";
-import { Reading } from "./reading.ts";
+import { Reading, type ReadBackdrop } from "./reading.ts";
 
 /** The longer side of photos that have a picture behind, in pixels: 15 cm at 400 ppi. */
 const SIDE = 2400;
@@ -23,14 +23,8 @@ export class BackdropsService {
 
   /** A photo with a picture behind who is in it, by its mask; as fine as a print of up to 15 cm needs. Throws BadPhoto. */
   async withPicture(photo: string, mask: Uint8Array, picture: string): Promise<string> {
-    const to = join(this.folder.arriving, randomUUID());
-    try {
-      const fill = { kind: "picture" as const, path: this.folder.readable(picture), side: SIDE };
-      const hash = await this.reading.backdrop({ photo: this.folder.readable(photo), mask, fill, to });
-      return await this.photos.takeIn({ path: to, hash, tooLarge: false });
-    } finally {
-      await rm(to, { force: true });
-    }
+    const fill = { kind: "picture" as const, path: this.folder.readable(picture), side: SIDE };
+    return this.made({ photo: this.folder.readable(photo), mask, fill });
   }
 
   /** Makes one and gives back its id. The photo that it is made from stays as it is. */
@@ -39,18 +33,20 @@ export class BackdropsService {
       if (!this.photos.record(id))
         throw Problem.notFound("photo", "This photo is not here. Drop its file in again.");
     }
-    const to = join(this.folder.arriving, randomUUID());
     try {
-      const hash = await this.reading.backdrop({
-        photo: this.folder.readable(photo),
-        mask: this.folder.original(mask),
-        fill,
-        to,
-      });
-      return await this.photos.takeIn({ path: to, hash, tooLarge: false });
+      const files = { photo: this.folder.readable(photo), mask: this.folder.original(mask) };
+      return await this.made({ ...files, fill });
     } catch (error) {
       if (error instanceof BadPhoto) throw new Problem(422, "bad-mask", "Not made", error.message);
       throw error;
+    }
+  }
+
+  private async made(of: Omit<ReadBackdrop, "to">): Promise<string> {
+    const to = join(this.folder.arriving, randomUUID());
+    try {
+      const hash = await this.reading.backdrop({ ...of, to });
+      return await this.photos.takeIn({ path: to, hash, tooLarge: false });
     } finally {
       await rm(to, { force: true });
     }

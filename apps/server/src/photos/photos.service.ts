@@ -105,11 +105,12 @@ export class PhotosService {
   }
 
   private tellAhead({ path, hash: id }: Arrival, ahead: (coming: Coming) => void): void {
-    void this.reading.record(path).then(
+    void this.reading
+      .record(path)
       // Others may be developed first, and are not painted from the file that comes.
-      (record) => record.format === "jpeg" && ahead({ id, path, record }),
-      () => undefined,
-    );
+      .then((record) => record.format === "jpeg" && ahead({ id, path, record }))
+      // Whatever is wrong with it is told by who takes it in.
+      .catch(() => undefined);
   }
 
   /** Whether photos are coming in, or did just now: who works at leisure waits until they have. */

@@ -5,9 +5,11 @@ import type {
   EventCard,
   JobSummary,
   KeptView,
+  NetworkView,
   PatternView,
   ProfileView,
   StyleView,
+  TakenSet,
 } from "@wide-quilt/server/contract";
 import { server } from "./client.ts";
 import { sentenceOf } from "./problem.ts";
@@ -29,7 +31,7 @@ const asking =
     }
   };
 
-/** What is read of the server in lists. What is done there goes through `server`, and then names what it changed. */
+/** What is read of the server in lists, or once. What is done there goes through `server`, and then names what it changed. */
 export const queries = createApi({
   reducerPath: "queries",
   baseQuery: fakeBaseQuery<string>(),
@@ -61,6 +63,11 @@ export const queries = createApi({
       queryFn: asking(() => server.listEvents()),
       providesTags: ["events"],
     }),
+    network: query<NetworkView, void>({ queryFn: asking(() => server.network()) }),
+    takenSet: query<TakenSet, string>({ queryFn: asking((link) => server.takenSet(link)) }),
+    setLink: query<string, { event: string; set: number }>({
+      queryFn: asking(async ({ event, set }) => (await server.setLink(event, set)).link),
+    }),
     kept: query<KeptView, void>({ queryFn: asking(() => server.kept()), providesTags: ["kept"] }),
   }),
 });
@@ -73,6 +80,9 @@ export const {
   useProfilesQuery,
   useKeptQuery,
   useEventsQuery,
+  useNetworkQuery,
+  useTakenSetQuery,
+  useSetLinkQuery,
 } = queries;
 
 /** Why a list did not come, in a sentence; null where it came. */

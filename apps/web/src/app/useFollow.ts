@@ -1,7 +1,7 @@
-import { lastingSource } from "../api/lastingSource.ts";
 import type { HeadNews, JobChange, Run } from "@wide-quilt/server/contract";
 import { useEffect } from "react";
 import { address } from "../api/client.ts";
+import { lastingSource } from "../api/lastingSource.ts";
 import { heardAgain, newsOfHeads } from "../table/heads.ts";
 import { changed, gone } from "../table/openJob.ts";
 import { lookAgain } from "../table/sending.ts";

@@ -87,6 +87,14 @@ function spansOf(sets: readonly number[], prints: readonly number[]): EventSpan[
   return spans;
 }
 
+/** The prints of a set that came out, and when the first of them did, in milliseconds since 1970; null before. */
+export function printsOut({ prints }: EventState, set: number): { count: number; first: number | null } {
+  const times = prints.flatMap((print) =>
+    print.set === set && print.state === "printed" ? [print.done!] : [],
+  );
+  return { count: times.length, first: times.length === 0 ? null : Math.min(...times) };
+}
+
 /** How many prints come out before a set’s first one; null for a set that has one already, or none asked for. */
 export function printsBefore({ prints }: EventState, set: number): number | null {
   const own = prints.filter((print) => print.set === set);

@@ -1,5 +1,13 @@
 export { eventEntrySchema, type EventEntry } from "./entry.ts";
-export { eventFigures, printsBefore, sayWait, SPAN, type EventFigures, type EventSpan } from "./figures.ts";
+export {
+  eventFigures,
+  printsBefore,
+  printsOut,
+  sayWait,
+  SPAN,
+  type EventFigures,
+  type EventSpan,
+} from "./figures.ts";
 export { jobOfSet, shotsOfPattern } from "./job.ts";
 export { EVENT_LIMITS, eventSetupSchema, FOLDER_LANE, type EventSetup } from "./setup.ts";
 export type { EventEffect, EventPrint, EventPrinter, EventSet, EventShot, EventState } from "./state.ts";

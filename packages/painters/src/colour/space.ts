@@ -65,7 +65,8 @@ export async function paintSpace(
   const own = await colourEngine();
   const { profile, intent, blackPoint } = colour;
   const srgb = own.open("srgb", SRGB);
-  const to = own.open(keyOf(profile), profile);
+  const key = keyOf(profile);
+  const to = own.open(key, profile);
   const channels = to.space === "CMYK" ? 4 : 3;
   const way = (from: OpenedProfile): ((pixels: Samples) => Samples) =>
     from === to || (isSrgb(own, from) && isSrgb(own, to))
@@ -74,7 +75,7 @@ export async function paintSpace(
   const opened = (photo: Buffer | null) => (photo ? own.open(keyOf(photo), photo) : srgb);
   const fromSrgb = way(srgb);
   return {
-    name: [keyOf(profile), intent, blackPoint, depth].join(" "),
+    name: [key, intent, blackPoint, depth].join(" "),
     channels,
     depth,
     profile,

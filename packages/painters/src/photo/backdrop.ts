@@ -36,8 +36,8 @@ export async function withBackdrop(
     fill.kind === "picture"
       ? upright.resize({ width: fill.side, height: fill.side, fit: "inside", withoutEnlargement: true })
       : upright;
-  const full = await sized.raw().toBuffer({ resolveWithObject: true });
-  const { width, height } = full.info;
+  const pixels = await rawOf(sized);
+  const { width, height } = pixels;
   const stretched = Math.abs(width / height / (w / h) - 1);
   if (stretched > 0.02 || w > width * 1.01) {
     throw new BadPhoto("This mask belongs to another photo: its proportions are different.");
@@ -48,13 +48,12 @@ export async function withBackdrop(
     height: h,
   };
   const small = await openUpright(photo).resize(w, h, { fit: "fill" }).raw().toBuffer();
-  const pixels: Pixels = { data: full.data, width, height, channels: 3 };
   const behind =
     fill.kind === "picture"
       ? await rawOf(openUpright(fill.path).resize(width, height, { fit: "cover" }))
       : fill;
   replaceBackground(pixels, { data: small, width: w, height: h, channels: 3 }, plane, behind, progress);
-  return openPhoto(full.data, {
+  return openPhoto(pixels.data as Buffer, {
     raw: { width, height, channels: 3 },
     limitInputPixels: PHOTO_LIMITS.pixels,
   })

@@ -41,11 +41,11 @@ export class KeptPhotos {
 
   /** Counts the crops as well: each has about as many bytes as there are on the sheet. */
   private makeRoom(): void {
-    let bytes = 0;
-    for (const one of this.photos.values()) bytes += one.bytes * (1 + one.crops.size);
+    const bytesOf = ({ bytes, crops }: KeptPhoto & { bytes: number }) => bytes * (1 + crops.size);
+    let over = [...this.photos.values()].reduce((sum, one) => sum + bytesOf(one), -this.most);
     for (const [key, one] of this.photos) {
-      if (bytes <= this.most) return;
-      bytes -= one.bytes * (1 + one.crops.size);
+      if (over <= 0) return;
+      over -= bytesOf(one);
       this.photos.delete(key);
     }
   }

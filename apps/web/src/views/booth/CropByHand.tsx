@@ -50,9 +50,9 @@ export function CropByHand({ view, set, place, onCrop }: Props) {
     event.preventDefault();
     move(cell, ...arrow);
   };
-  const scale = cell ? (holdOf(view.records, cell)?.shot.scale ?? 1) : 1;
+  const hold = cell && holdOf(view.records, cell);
+  const scale = hold?.shot.scale ?? 1;
   const bringTo = (value: number) => {
-    const hold = cell && holdOf(view.records, cell);
     if (hold) onCrop(withoutPhoto(scaled(hold, value / hold.shot.scale)));
   };
   return (

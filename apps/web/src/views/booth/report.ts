@@ -1,21 +1,21 @@
-import type { EventState } from "@wide-quilt/core";
+import { printsOut, type EventState } from "@wide-quilt/core";
 
 const HEADINGS = ["set", "pattern", "state", "begun", "full", "first print out", "prints", "photos"];
 
 /** An event’s sets as a table: comma-separated values (RFC 4180), times in UTC (ISO 8601). */
-export function reportOf({ sets, prints, setup }: EventState): string {
+export function reportOf(state: EventState): string {
+  const { sets, setup } = state;
   const names = new Map(setup.patterns.map(({ id, name }) => [id, name]));
-  const rows = sets.map(({ number, pattern, state, begun, full, shots }) => {
-    const out = prints.filter((print) => print.set === number && print.state === "printed");
-    const first = out.map(({ done }) => done!).sort((a, b) => a - b)[0];
+  const rows = sets.map(({ number, pattern, state: is, begun, full, shots }) => {
+    const { count, first } = printsOut(state, number);
     return [
       String(number),
       names.get(pattern) ?? pattern,
-      state,
+      is,
       iso(begun),
       iso(full),
-      iso(first ?? null),
-      String(out.length),
+      iso(first),
+      String(count),
       shots.map((shot) => shot?.name ?? "").join(" "),
     ];
   });

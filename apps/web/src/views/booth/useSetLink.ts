@@ -1,22 +1,11 @@
-import { useEffect, useState } from "react";
-import { address, server } from "../../api/client.ts";
+import { skipToken } from "@reduxjs/toolkit/query";
+import { address } from "../../api/client.ts";
+import { useSetLinkQuery } from "../../api/queries.ts";
 
 /** The address by which guests take a set along; null before it is known, and where telephones cannot reach this page. */
 export function useSetLink(event: string, set: number | null): string | null {
-  const [link, setLink] = useState<{ of: string; link: string } | null>(null);
-  const key = `${event} ${set}`;
-  useEffect(() => {
-    if (set === null || isOnlyHere()) return undefined;
-    let gone = false;
-    server.setLink(event, set).then(
-      (found) => !gone && setLink({ of: `${event} ${set}`, link: found.link }),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [event, set]);
-  return link?.of === key ? address.takenPage(link.link) : null;
+  const { currentData: link } = useSetLinkQuery(set === null || isOnlyHere() ? skipToken : { event, set });
+  return link === undefined ? null : address.takenPage(link);
 }
 
 /** Names of this very computer, which no telephone reaches. */

@@ -1,8 +1,8 @@
 import type { NetworkView as Network } from "@wide-quilt/server/contract";
 import { Download } from "lucide-react";
-import { lazy, Suspense, useEffect, useState, type ReactNode } from "react";
-import { address, server } from "../../api/client.ts";
-import { sentenceOf } from "../../api/problem.ts";
+import { lazy, Suspense, type ReactNode } from "react";
+import { address } from "../../api/client.ts";
+import { failureOf, useNetworkQuery } from "../../api/queries.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { LOCALE } from "../../app/preferences.ts";
 import { useTitle } from "../../app/useTitle.ts";
@@ -12,29 +12,21 @@ const PageCode = lazy(() => import("../booth/GuestsCode.tsx"));
 
 /** How other computers, tablets and telephones come here, and what they are asked once. */
 export function NetworkView() {
-  const [network, setNetwork] = useState<Network | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
+  const { data: network, error } = useNetworkQuery();
+  const failure = failureOf(error);
   useTitle("Other computers");
-  useEffect(() => {
-    let gone = false;
-    server.network().then(
-      (found) => !gone && setNetwork(found),
-      (error: unknown) => !gone && setFailure(sentenceOf(error)),
-    );
-    return () => {
-      gone = true;
-    };
-  }, []);
   return (
     <div className="min-h-screen">
       <PageHead title="Other computers" />
       <main className="mx-auto flex max-w-[760px] flex-col gap-8 p-8 text-[14.5px] leading-relaxed">
         {failure && <p role="alert">{failure}</p>}
-        {network && (network.addresses.length > 0 ? <Open network={network} /> : <Closed />)}
-        {network?.addresses.length === 0 || !network ? null : network.certificate ? (
-          network.certificate.isOwn && <Accept certificate={network.certificate} />
-        ) : (
-          <Plain />
+        {network?.addresses.length === 0 && <Closed />}
+        {network && network.addresses.length > 0 && (
+          <>
+            <Open network={network} />
+            {!network.certificate && <Plain />}
+            {network.certificate?.isOwn && <Accept certificate={network.certificate} />}
+          </>
         )}
       </main>
     </div>

@@ -1,27 +1,15 @@
-import type { TakenSet } from "@wide-quilt/server/contract";
 import { Download } from "lucide-react";
-import { useEffect, useState } from "react";
 import { useParams } from "react-router";
-import { address, server } from "../../../api/client.ts";
-import { sentenceOf } from "../../../api/problem.ts";
+import { address } from "../../../api/client.ts";
+import { failureOf, useTakenSetQuery } from "../../../api/queries.ts";
 import { useTitle } from "../../../app/useTitle.ts";
 
 /** A set on a guest’s telephone: its strip, its photos, and a moving picture of them, to be kept. */
 export function TakenView() {
   const { link = "" } = useParams();
-  const [view, setView] = useState<TakenSet | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
+  const { data: view, error } = useTakenSetQuery(link);
+  const failure = failureOf(error);
   useTitle(view?.name ?? "Your photos");
-  useEffect(() => {
-    let gone = false;
-    server.takenSet(link).then(
-      (taken) => !gone && setView(taken),
-      (error: unknown) => !gone && setFailure(sentenceOf(error)),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [link]);
   if (!view)
     return (
       <main className="flex min-h-screen items-center justify-center p-6 text-center text-[19px]">
