@@ -149,7 +149,7 @@ export async function write(
   await page.getByRole("radio", { name: new RegExp(`^${format}`) }).click();
   await page.getByRole("button", { name: /^Write (the file|\d+ sheets)$/ }).click();
   if (how === "all the same") await page.getByRole("button", { name: "Do it all the same" }).click();
-  await expect.poll(() => runsWritten(server), { timeout: 90_000 }).toBe(before + 1);
+  await expect.poll(() => runsWritten(server), { timeout: 180_000 }).toBe(before + 1);
   const written = page.getByRole("listitem").filter({ hasText: /Written: / });
   await expect(written.first()).toBeVisible();
   const out = join(server.data, "out");

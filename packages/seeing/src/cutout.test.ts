@@ -61,16 +61,17 @@ const flat = (colour: string) => `<rect x="-400" y="-400" width="1500" height="1
 const STRIPES = `<pattern id="behind" width="90" height="90" patternUnits="userSpaceOnUse"><rect width="90" height="90" fill="#c9b79a"/><rect width="45" height="90" fill="#9fb3a4"/></pattern><rect x="-400" y="-400" width="1500" height="1700" fill="url(#behind)"/>`;
 
 // Curls, a bun, a scarf, long hair and glasses are all among them.
-const SITTERS = [...RINGERS, ...GUESTS];
-const LONG = SITTERS.filter(({ style }) => style === "long" || style === "curly");
+const EVERYBODY = [...RINGERS, ...GUESTS];
+/** Every second one, the curls among them; in `npm run test:long` all ten. */
+const SITTERS = process.env["WIDE_QUILT_LONG"] ? EVERYBODY : EVERYBODY.filter((_, i) => i % 2 === 0);
+const LONG_HAIRED = EVERYBODY.filter(({ style }) => style === "long" || style === "curly");
 
 it.each([
-  ["ten sitters out of a plain", SITTERS, ROOMY, () => flat("#d9dee2"), 0.985, 0.08],
+  ["sitters out of a plain", SITTERS, ROOMY, () => flat("#d9dee2"), 0.985, 0.08],
   // Long hair runs out of the picture here.
-  ["long and curly hair, close by, out of a lit", LONG, CLOSE, () => undefined, 0.985, 0.08],
-  ["ten sitters out of a patterned", SITTERS, ROOMY, () => STRIPES, 0.97, 0.08],
-  // Where coat and background are alike nobody sees where one ends: what is person is right, its edge is a guess.
-  ["ten sitters out of an alike", SITTERS, ROOMY, ({ coat }: Person) => flat(mixed(coat)), 0.97, 0.15],
+  ["long and curly hair, close by, out of a lit", LONG_HAIRED, CLOSE, () => undefined, 0.985, 0.08],
+  ["sitters out of a patterned", SITTERS, ROOMY, () => STRIPES, 0.97, 0.08],
+  ["sitters out of an alike", SITTERS, ROOMY, ({ coat }: Person) => flat(mixed(coat)), 0.97, 0.08],
 ] as const)("cuts %s background without strokes", async (_, sitters, frame, behind, least, most) => {
   const found = [];
   expect(sitters.length).toBeGreaterThan(2);

@@ -9,6 +9,7 @@ import {
   type Pixels,
   type Plane,
 } from "./index.ts";
+import { plainBehind } from "./plain.ts";
 
 /** A picture from a colour for every pixel. */
 function picture(width: number, height: number, at: (x: number, y: number) => readonly number[]): Pixels {
@@ -46,6 +47,27 @@ describe("CIEDE2000", () => {
   });
 });
 
+describe("a plain background", () => {
+  const everywhere = () => true;
+
+  it("is of its colours in their places, brighter to one side or not, by the density of a normal distribution", () => {
+    // Brighter by 40 levels from left to right, ±3 levels of grain in equal parts: a standard deviation of 3.
+    const lit = picture(100, 100, (x, y) => [0, 1, 2].map(() => 100 + 0.4 * x + ((x + y) % 2 ? 3 : -3)));
+    const often = plainBehind(lit, 1000, everywhere)!;
+    // 1 000 levels cubed at one deviation in each of three channels: 1000 / (2π)^1.5 / 27 · e^(−3/2) = 0.525.
+    expect(often.data[50 * 100 + 50]).toBeCloseTo(0.525, 1);
+    const spotted = picture(100, 100, (x, y) => (x === 10 && y === 10 ? [160, 160, 160] : [100, 100, 100]));
+    expect(plainBehind(spotted, 1000, everywhere)!.data[10 * 100 + 10]).toBeLessThan(1e-9);
+  });
+
+  it("is none with a pattern on it, nor where hardly any is seen", () => {
+    const striped = picture(100, 100, (x) => (x % 20 < 10 ? [90, 90, 90] : [130, 130, 130]));
+    expect(plainBehind(striped, 1000, everywhere)).toBeNull();
+    const plain = picture(100, 100, () => [90, 90, 90]);
+    expect(plainBehind(plain, 1000, (i) => i < 20)).toBeNull();
+  });
+});
+
 describe("dividing a picture", () => {
   const scene = picture(120, 160, (x, y) => (inDisc(x, y) ? [180, 120, 90] : [90, 120, 160]));
 
@@ -54,6 +76,19 @@ describe("dividing a picture", () => {
     const side = personIn(scene, guess, []);
     const off = [...side].filter((value, i) => (value === 1) !== inDisc(i % 120, Math.floor(i / 120))).length;
     expect(off).toBe(0);
+  });
+
+  it("tells a coat from a plain background 14 levels off, however wrong the guess is about its edge", () => {
+    // Both fall into the same bins of a histogram, and grain is on both.
+    const grain = (x: number, y: number) => ((x * 7 + y * 13) % 5) - 2;
+    const alike = picture(120, 160, (x, y) => {
+      const shade = grain(x, y) + (inDisc(x, y) ? -14 : 0) + Math.round(y / 20);
+      return [96 + shade, 102 + shade, 108 + shade];
+    });
+    const guess = plane(120, 160, (x, y) => (Math.hypot(x - 70, y - 88) < 44 ? 0.9 : 0.05));
+    const side = personIn(alike, guess, []);
+    const off = [...side].filter((value, i) => (value === 1) !== inDisc(i % 120, Math.floor(i / 120))).length;
+    expect(off).toBeLessThan(0.01 * Math.PI * 40 ** 2);
   });
 
   it("does what strokes say, whatever the guess", () => {

@@ -1,6 +1,7 @@
 import type { BackdropStroke } from "../backdrop/index.ts";
 import { graphCut } from "./graphCut.ts";
 import type { Pixels, Plane } from "./picture.ts";
+import { plainBehind } from "./plain.ts";
 
 /** How much parting two alike neighbours costs against how well a pixel's colour fits. */
 const SMOOTHNESS = 6;
@@ -14,11 +15,17 @@ const SUREST = 0.95;
 const COLOUR = 6;
 /** Bins of a colour histogram on each axis. */
 const BINS = 12;
+const BIN = (256 / BINS) ** 3;
+/** How much of a plain background may be of other colours all the same, in a shadow. */
+const SHADED = 0.1;
+/** How much being of a plain background’s colour may say: that one is known well. */
+const PLAIN = 7;
 
 /**
  * Divides a picture into person (1) and background (0): a model's first guess, the colours on either side of it, and
  * strokes that say otherwise, made one by a graph cut that follows edges (Boykov and Jolly 2001; colours as in Rother,
- * Kolmogorov and Blake 2004, with histograms for their mixtures).
+ * Kolmogorov and Blake 2004, with histograms for their mixtures). Where the background is plain, how far a colour is off
+ * that decides, finer than a histogram is: a coat may be nearly of its colour.
  *
  * `guess` is how likely every pixel is the person, of the picture's size. With the division that was before the last
  * stroke its colours are known already, and one cut will do.
@@ -36,6 +43,8 @@ export function personIn(
   // What the first division learns of the colours makes the second one better.
   for (let pass = before ? 1 : 0; pass < 2; pass++) {
     const [person, behind] = histograms(picture, guess, said, side, pass);
+    // What is surely background, or was found to be: both, as the first division may be wrong about a part.
+    const plain = plainBehind(picture, BIN, (i) => guess.data[i]! < 0.1 && side[i] === 0);
     const terminal = new Float32Array(width * height);
     for (let i = 0; i < terminal.length; i++) {
       if (said[i] !== 0) {
@@ -43,9 +52,12 @@ export function personIn(
         continue;
       }
       const bin = binOf(picture, i);
-      const colour = Math.log((person[bin]! + 1e-4) / (behind[bin]! + 1e-4));
+      const about = behind[bin]! + 1e-4;
+      const seen = plain ? SHADED * about + (1 - SHADED) * plain.data[i]! : about;
+      const colour = Math.log((person[bin]! + 1e-4) / seen);
       const likely = Math.min(SUREST, Math.max(1 - SUREST, guess.data[i]!));
-      terminal[i] = 1.6 * Math.log(likely / (1 - likely)) + Math.min(COLOUR, Math.max(-COLOUR, colour));
+      terminal[i] =
+        1.6 * Math.log(likely / (1 - likely)) + Math.min(COLOUR, Math.max(plain ? -PLAIN : -COLOUR, colour));
     }
     side = graphCut({ width, height, terminal, links });
   }

@@ -44,6 +44,8 @@ export function linesOf(guide: Plane, mask: Plane, radius: number, even: number)
 
 /** How soft an edge is made, in shares of the picture's longer side. */
 const SOFT = 0.0035;
+/** Differences of brightness below the root of this (2.5 levels of 255) are grain; a coat may be as near to its background as 14. */
+const GRAIN = 1e-4;
 
 /**
  * The soft mask of a picture from a hard division of a smaller one: the division is made as large, and around its edge
@@ -54,7 +56,7 @@ export function soften(picture: Pixels, side: Uint8Array, width: number, height:
   const large = resized(hard, picture.width, picture.height);
   const guide = brightness(picture);
   const radius = Math.max(2, Math.round(SOFT * Math.max(picture.width, picture.height)));
-  const { a, b } = linesOf(guide, large, radius, 1e-3);
+  const { a, b } = linesOf(guide, large, radius, GRAIN);
   const data = new Float32Array(a.length);
   for (let i = 0; i < data.length; i++) data[i] = edge(a[i]! * guide.data[i]! + b[i]!);
   return { data, width: picture.width, height: picture.height };

@@ -2,7 +2,7 @@ import type { Rect } from "../../base/geometry/index.ts";
 import type { DocumentRule, RuleSpan } from "../../catalogue/rules/index.ts";
 import { leaning, type PixelSize, type Sits } from "../crop/index.ts";
 import type { Face } from "./face.ts";
-import { leastLinear, leastSquares, type Limit, type Wish } from "./linear.ts";
+import { leastLinear, leastSquares, type Limit, type Wish } from "../../base/linear.ts";
 import { uprightHead, type UprightHead } from "./upright.ts";
 
 /** The crop of a portrait that meets a rule best. */

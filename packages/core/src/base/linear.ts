@@ -60,7 +60,7 @@ export function leastSquares(wishes: readonly Wish[], limits: readonly Limit[]):
   return best;
 }
 
-const dot = (a: readonly number[], b: readonly number[]): number =>
+export const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, value, i) => sum + value * b[i]!, 0);
 
 /** Every choice of k numbers below n, in order. */
@@ -75,7 +75,7 @@ function* choices(n: number, k: number, from = 0): Generator<number[]> {
 }
 
 /** Solves a small square system by Gauss with the largest pivot; null where it has no single answer. */
-function solve(rows: number[][], right: number[]): number[] | null {
+export function solve(rows: number[][], right: number[]): number[] | null {
   const n = rows.length;
   const m = rows.map((row, i) => {
     const largest = Math.max(...row.map(Math.abs)) || 1;
