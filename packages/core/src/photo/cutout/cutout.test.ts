@@ -51,8 +51,8 @@ describe("a plain background", () => {
   const everywhere = () => true;
 
   it("is of its colours in their places, brighter to one side or not, by the density of a normal distribution", () => {
-    // Brighter by 40 levels from left to right, ±3 levels of grain in equal parts: a standard deviation of 3.
-    const lit = picture(100, 100, (x, y) => [0, 1, 2].map(() => 100 + 0.4 * x + ((x + y) % 2 ? 3 : -3)));
+    // Brighter by a level a pixel, ±3 levels of grain in equal parts: a standard deviation of 3.
+    const lit = picture(100, 99, (x, y) => [0, 1, 2].map(() => 60 + x + ((x + y) % 2 ? 3 : -3)));
     const often = plainBehind(lit, 1000, everywhere)!;
     // 1 000 levels cubed at one deviation in each of three channels: 1000 / (2π)^1.5 / 27 · e^(−3/2) = 0.525.
     expect(often.data[50 * 100 + 50]).toBeCloseTo(0.525, 1);
@@ -85,7 +85,7 @@ describe("dividing a picture", () => {
       const shade = grain(x, y) + (inDisc(x, y) ? -14 : 0) + Math.round(y / 20);
       return [96 + shade, 102 + shade, 108 + shade];
     });
-    const guess = plane(120, 160, (x, y) => (Math.hypot(x - 70, y - 88) < 44 ? 0.9 : 0.05));
+    const guess = plane(120, 160, (x, y) => (Math.hypot(x - 70, y - 88) < 44 ? 0.93 : 0.05));
     const side = personIn(alike, guess, []);
     const off = [...side].filter((value, i) => (value === 1) !== inDisc(i % 120, Math.floor(i / 120))).length;
     expect(off).toBeLessThan(0.01 * Math.PI * 40 ** 2);
