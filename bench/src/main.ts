@@ -1,4 +1,4 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth windows`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
@@ -15,6 +15,7 @@ import { benchPages } from "./pages.ts";
 import { benchPreviews } from "./previews.ts";
 import { samples } from "./samples.ts";
 import { benchSheet } from "./sheet.ts";
+import { benchWindows } from "./windows.ts";
 
 const BENCHES: Record<string, (paths: string[]) => unknown> = {
   core: benchCore,
@@ -30,6 +31,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   large: benchLarge,
   pages: benchPages,
   booth: benchBooth,
+  windows: benchWindows,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

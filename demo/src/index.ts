@@ -1,5 +1,6 @@
 /** Marram Spit Bird Observatory, a made-up field station: its photos, rendered here, and its jobs. */
 export { DEMO_PHOTOS, type DemoPhoto } from "./photos.ts";
+export { CARD, CARD_WINDOWS, cardArtwork, cardPng, type CutWindow } from "./artwork.ts";
 export { BOOTH_PICTURES } from "./portrait/booth.ts";
 export { documentPhoto, type Flaws } from "./portrait/document.ts";
 export { COMING_NEARER, film, FILM_PACE, readSlate, stretchOf, type Stretch } from "./portrait/film.ts";

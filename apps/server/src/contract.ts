@@ -1,6 +1,7 @@
 /** What the server answers, for whoever asks: types alone, so that the web side shares them. */
 import type { ProfileFacts } from "@wide-quilt/colour";
 import type {
+  ArtWindow,
   EventEntry,
   EventSet,
   EventState,
@@ -223,6 +224,13 @@ export interface GraphicView {
   /** Width over height. */
   proportion: number;
   said: string[];
+}
+
+/** An artwork as its windows were found: how many pixels it has, and where they are. */
+export interface ArtView {
+  width: number;
+  height: number;
+  windows: ArtWindow[];
 }
 
 /** A style or a look that was kept under a name. */

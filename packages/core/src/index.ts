@@ -60,6 +60,7 @@ export * from "./solve/fit/index.ts";
 export * from "./solve/pack/index.ts";
 export * from "./solve/placing/index.ts";
 export * from "./solve/slots/index.ts";
+export * from "./solve/windows/index.ts";
 
 // catalogue: papers, printers, document rules, what files and inks there are
 export * from "./catalogue/paper/index.ts";

@@ -19,3 +19,4 @@ export { paintPdf, type PdfOptions } from "./pdf/paint.ts";
 export { GRAPHIC_LIMITS, takeGraphic, type TakenGraphic } from "./graphic/take.ts";
 export { paintReport, type Report, type ReportPaper } from "./report/report.ts";
 export { isDrawn } from "./graphic/size.ts";
+export { widened, windowsIn, type ArtFound } from "./graphic/windows.ts";

@@ -1,10 +1,11 @@
-import { Controller, Get, Inject, Param, Post, Req, Res } from "@nestjs/common";
+import { Body, Controller, Get, Inject, Param, Post, Query, Req, Res } from "@nestjs/common";
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
 import type { Request, Response } from "express";
 import { GRAPHIC_LIMITS } from "@wide-quilt/painters";
-import type { GraphicView } from "../contract.ts";
+import type { ArtView, GraphicView } from "../contract.ts";
 import { sentName } from "../web/sentName.ts";
 import { oneFile } from "../web/upload.ts";
+import { FindWindows, WidenGraphic } from "./graphics.dto.ts";
 import { GraphicsService } from "./graphics.service.ts";
 
 @ApiTags("Graphics")
@@ -21,6 +22,21 @@ export class GraphicsController {
   async add(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<GraphicView> {
     const file = await this.receive(request, response);
     return this.graphics.keep(file.buffer, sentName(file));
+  }
+
+  @Get(":id/windows")
+  @ApiOperation({ summary: "The transparent windows of a graphic, in reading order, in pixels of it" })
+  windows(@Param("id") id: string, @Query() { threshold, least }: FindWindows): Promise<ArtView> {
+    return this.graphics.windows(id, {
+      ...(threshold !== undefined && { threshold }),
+      ...(least !== undefined && { least }),
+    });
+  }
+
+  @Post(":id/widened")
+  @ApiOperation({ summary: "Keeps a graphic that is larger at its sides by the pixels at its edges" })
+  widen(@Param("id") id: string, @Body() { name, ...more }: WidenGraphic): Promise<GraphicView> {
+    return this.graphics.widen(id, name, more);
   }
 
   @Get(":id")

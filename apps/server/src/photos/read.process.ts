@@ -11,13 +11,23 @@ import {
   PREVIEW_SIZES,
   readAbout,
   takeGraphic,
+  widened,
+  windowsIn,
   withBackdrop,
+  type ArtFound,
   writeForNow,
   writeWhole,
 } from "@wide-quilt/painters";
 import type { PhotoRecord } from "@wide-quilt/core";
 import { serve } from "../processes/child.ts";
-import type { ReadBackdrop, ReadGraphic, ReadPhoto, TakenFile } from "./reading.ts";
+import type {
+  ReadArtwork,
+  ReadBackdrop,
+  ReadGraphic,
+  ReadPhoto,
+  TakenFile,
+  WidenArtwork,
+} from "./reading.ts";
 
 serve({
   photo: async ({ path, developed, previews }: ReadPhoto): Promise<PhotoRecord> => {
@@ -54,6 +64,13 @@ serve({
   },
   graphic: async ({ path, to }: ReadGraphic): Promise<TakenFile> => {
     const { file, ...about } = await takeGraphic(await readFile(path));
+    await writeFile(to, file);
+    return { ...about, id: photoHash(file) };
+  },
+  windows: async ({ path, search }: ReadArtwork): Promise<ArtFound> =>
+    windowsIn(await readFile(path), search),
+  widened: async ({ path, more, to }: WidenArtwork): Promise<TakenFile> => {
+    const { file, ...about } = await takeGraphic(await widened(await readFile(path), more));
     await writeFile(to, file);
     return { ...about, id: photoHash(file) };
   },

@@ -1,8 +1,14 @@
 import { availableParallelism } from "node:os";
 import { Injectable, type OnModuleDestroy } from "@nestjs/common";
 import type { ProfileFacts } from "@wide-quilt/colour";
-import type { BackdropFill, PhotoRecord } from "@wide-quilt/core";
-import { BadPhoto, type PictureBehind, type PreviewSize, type TakenGraphic } from "@wide-quilt/painters";
+import type { BackdropFill, Edges, PhotoRecord, Search } from "@wide-quilt/core";
+import {
+  BadPhoto,
+  type ArtFound,
+  type PictureBehind,
+  type PreviewSize,
+  type TakenGraphic,
+} from "@wide-quilt/painters";
 import { Ended, type Terms } from "../processes/helper.ts";
 import { Pool } from "../processes/pool.ts";
 
@@ -26,6 +32,17 @@ export interface ReadGraphic {
   path: string;
   /** Where what is kept of it goes. */
   to: string;
+}
+
+/** An artwork whose windows are looked for. */
+export interface ReadArtwork {
+  path: string;
+  search: Partial<Search>;
+}
+
+/** An artwork that is given more pixels at its sides. */
+export interface WidenArtwork extends ReadGraphic {
+  more: Record<keyof Edges, number>;
 }
 
 /** A graphic that was written where it was asked for; its id is the hash of that. */
@@ -73,6 +90,16 @@ export class Reading implements OnModuleDestroy {
   /** Takes of a graphic what can be drawn. Throws BadPhoto. */
   graphic(asked: ReadGraphic): Promise<TakenFile> {
     return this.read("graphic", asked, SMALL);
+  }
+
+  /** Finds the windows of an artwork. Throws BadPhoto. */
+  windows(asked: ReadArtwork): Promise<ArtFound> {
+    return this.read("windows", asked, SMALL);
+  }
+
+  /** Makes a graphic larger by the pixels at its edges. Throws BadPhoto. */
+  widened(asked: WidenArtwork): Promise<TakenFile> {
+    return this.read("widened", asked, SMALL);
   }
 
   /** Reads a colour profile that is to be written for. Throws BadProfile’s sentence as BadPhoto. */

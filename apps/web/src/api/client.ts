@@ -13,6 +13,7 @@ import {
 } from "@wide-quilt/core";
 import type { PrinterCan } from "@wide-quilt/ipp";
 import type {
+  ArtView,
   DemoView,
   EventCard,
   EventView,
@@ -160,6 +161,10 @@ export const server = {
     form.append("graphic", file, file.name);
     return ask<GraphicView>("POST", "/graphics", form);
   },
+  findWindows: (id: string, search: { threshold?: number; least?: number } = {}) =>
+    ask<ArtView>("GET", `/graphics/${id}/windows?${new URLSearchParams(search as Record<string, string>)}`),
+  widenGraphic: (id: string, name: string, more: Record<"top" | "right" | "bottom" | "left", number>) =>
+    ask<GraphicView>("POST", `/graphics/${id}/widened`, { name, ...more }),
   listStyles: () => ask<StyleView[]>("GET", "/styles"),
   keepStyle: (name: string, style: StyleChange) => ask<StyleView>("POST", "/styles", { name, style }),
   deleteStyle: (id: string) => ask<void>("DELETE", `/styles/${id}`),

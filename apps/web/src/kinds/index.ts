@@ -1,5 +1,6 @@
 import type { Kind } from "@wide-quilt/core";
 import type { ComponentType } from "react";
+import * as artwork from "./artwork/index.ts";
 import * as collage from "./collage/index.ts";
 import * as contact from "./contact/index.ts";
 import * as copies from "./copies/index.ts";
@@ -12,6 +13,7 @@ import * as strips from "./strips/index.ts";
 
 /** A small drawing of the sheet that each kind of job makes. */
 export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
+  artwork: artwork.Picture,
   collage: collage.Picture,
   contact: contact.Picture,
   copies: copies.Picture,
@@ -25,6 +27,7 @@ export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
 
 /** The panels of controls that only one kind’s ticket has. */
 export const KIND_PANELS = {
+  ...artwork.panels,
   ...collage.panels,
   ...contact.panels,
   ...copies.panels,

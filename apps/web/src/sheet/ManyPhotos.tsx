@@ -17,7 +17,9 @@ export function manyCells(plan: SheetPlan, scale: number): ReadonlySet<CellPlan>
   if (cells.length < MANY) return null;
   const pixels = paper.width * paper.height * (scale * window.devicePixelRatio) ** 2;
   if (pixels > MOST_PIXELS || !isPlain(grounds, paper) || backing.length > 0) return null;
-  const plain = lowest(plan).filter(({ angle, look }) => angle === 0 && look === null);
+  const plain = lowest(plan).filter(
+    ({ angle, look, within }) => angle === 0 && look === null && within === null,
+  );
   return plain.length < MANY ? null : new Set(plain);
 }
 

@@ -86,6 +86,14 @@ export const SheetPicture = memo(function SheetPicture({
             />
           </clipPath>
         ))}
+        {plan.cells.map(
+          (cell) =>
+            cell.within && (
+              <clipPath key={cell.key} id={`${id}w${cell.key}`}>
+                <polygon points={cell.within.join(" ")} transform={tilt(cell) || undefined} />
+              </clipPath>
+            ),
+        )}
       </defs>
       {!apart && <Ground plan={plan} />}
       <Inks inks={plan.backing} photo={photo} />
@@ -98,31 +106,39 @@ export const SheetPicture = memo(function SheetPicture({
           const placeOf = (cell: CellPlan) => `${tilt(cell)}translate(${cell.finished.x} ${cell.finished.y})`;
           // Most photos are as they are and stand straight: of hundreds each is one element and nothing more.
           if (look === null && picture.level === 0) {
-            return alike.map((cell) => (
-              <image
+            return alike.map((cell) =>
+              withinShape(
+                cell,
+                id,
+                <image
+                  key={cell.key}
+                  preserveAspectRatio="none"
+                  clipPath={clip}
+                  transform={`${placeOf(cell)} ${transform}`}
+                  width={width}
+                  height={height}
+                  href={href}
+                />,
+              ),
+            );
+          }
+          return alike.map((cell) =>
+            withinShape(
+              cell,
+              id,
+              <CellImage
                 key={cell.key}
-                preserveAspectRatio="none"
-                clipPath={clip}
-                transform={`${placeOf(cell)} ${transform}`}
+                href={href}
+                look={look}
+                clip={clip}
+                place={placeOf(cell)}
+                level={picture.level === 0 ? "" : `rotate(${picture.level} ${middle.x} ${middle.y}) `}
+                transform={transform}
                 width={width}
                 height={height}
-                href={href}
-              />
-            ));
-          }
-          return alike.map((cell) => (
-            <CellImage
-              key={cell.key}
-              href={href}
-              look={look}
-              clip={clip}
-              place={placeOf(cell)}
-              level={picture.level === 0 ? "" : `rotate(${picture.level} ${middle.x} ${middle.y}) `}
-              transform={transform}
-              width={width}
-              height={height}
-            />
-          ));
+              />,
+            ),
+          );
         }),
         <Fragment key={`layer ${layer}`}>
           {cellsAs === "places" && <Places cells={cells} paper={paper} />}
@@ -205,6 +221,16 @@ const CellImage = memo(function CellImage({
     </g>
   );
 });
+
+/** A cell’s photo in the shape that bounds it, where one does. */
+const withinShape = (cell: CellPlan, id: string, photo: ReactNode): ReactNode =>
+  cell.within ? (
+    <g key={cell.key} clipPath={`url(#${id}w${cell.key})`}>
+      {photo}
+    </g>
+  ) : (
+    photo
+  );
 
 /** Cells as bare shapes; the more cells, the thinner the lines between them. */
 function Places({ cells, paper }: { cells: readonly CellPlan[]; paper: Size }) {

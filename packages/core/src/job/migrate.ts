@@ -154,6 +154,8 @@ const STEPS: Record<number, (job: Values) => Values> = {
       target: { ...target, print: { ...(target.print as Values), cuts: false } },
     };
   },
+  // Version 12 had no artwork with windows.
+  12: (job) => ({ ...job, version: 13 }),
 };
 
 /** How a job of version 6 named things: after their place among the photos, or on their sheets. */

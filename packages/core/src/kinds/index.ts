@@ -1,9 +1,10 @@
 export type { Control, TicketPart, TicketWords } from "./words.ts";
 export type { KindFinding } from "./finding.ts";
 export type { FreshFrom, JobKind } from "./kind.ts";
-export type { LaidBlock, LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
+export type { LaidArt, LaidBlock, LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
+export { ART_FITS, artBox, placeArt, wantedPixels, type ArtFit, type ArtPlace } from "./artwork/index.ts";
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {

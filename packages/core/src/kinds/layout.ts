@@ -1,8 +1,10 @@
 import type { Quarter, Rect, Size } from "../base/geometry/index.ts";
+import type { Um } from "../base/length/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
 import type { Type } from "../finish/words/index.ts";
 import type { SheetSetup } from "../job/index.ts";
-import type { CellName, ItemName, SheetName } from "../schema/index.ts";
+import type { CellName, ItemName, PhotoId, SheetName } from "../schema/index.ts";
+import type { Point } from "../solve/windows/index.ts";
 import type { Slot } from "./flow.ts";
 
 /** What a kind of job computes from its ticket: where cells lie, before any photo is placed in them. */
@@ -23,6 +25,14 @@ export interface LaidSheet {
   lines?: Stroke[];
   /** Blocks of the job that the layout makes room for. */
   blocks?: LaidBlock[];
+  /** Artwork in front of all cells, stretched to where it lies. */
+  front?: LaidArt[];
+}
+
+/** An artwork’s file, and where its edges lie. */
+export interface LaidArt {
+  file: PhotoId;
+  rect: Rect;
 }
 
 /** A block where the layout has it. */
@@ -40,6 +50,10 @@ export interface LaidCell extends Slot {
   /** Its tilt about its middle, degrees clockwise, and whether it lies over those of a lower number; 0 where left out. */
   angle?: number;
   order?: number;
+  /** How far its photo runs on past the finished edge, where the layout says that, and not the slack of the job. */
+  runsOn?: Um;
+  /** The convex shape that its photo is printed in, where that is not all of it: in µm on the sheet, before the tilt. */
+  within?: readonly Point[];
   /** A name that is printed under the upright piece, outside its trim. */
   caption?: string;
   /** Where words under the cell stand, where that is not right below it. */

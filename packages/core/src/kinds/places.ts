@@ -5,7 +5,7 @@ import { photoFlow, waitingSlot, type Flowing } from "./flow.ts";
 import type { LaidCell } from "./layout.ts";
 
 /** What a place is, before any photo comes to it. */
-export type Standing = Pick<LaidCell, "finished" | "angle" | "order">;
+export type Standing = Pick<LaidCell, "finished" | "angle" | "order" | "runsOn" | "within">;
 
 /**
  * Places that photos come to in their order, on one sheet or on as many as they fill. A place that was taken out, or given

@@ -1,5 +1,6 @@
 import type { Job } from "../job/index.ts";
 import type { Photos } from "../photo/record/index.ts";
+import { artwork } from "./artwork/index.ts";
 import { collage } from "./collage/index.ts";
 import { contact } from "./contact/index.ts";
 import { copies } from "./copies/index.ts";
@@ -22,6 +23,7 @@ export const JOB_KINDS: readonly JobKind[] = [
   contact,
   collage,
   strips,
+  artwork,
   free,
   ruler,
 ];

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { artworkTicket } from "./artwork/ticket.ts";
 import { collageTicket } from "./collage/ticket.ts";
 import { contactTicket } from "./contact/ticket.ts";
 import { copiesTicket } from "./copies/ticket.ts";
@@ -17,6 +18,7 @@ const ALL = [
   contactTicket,
   collageTicket,
   stripsTicket,
+  artworkTicket,
   freeTicket,
   rulerTicket,
 ] as const;

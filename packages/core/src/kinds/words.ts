@@ -3,6 +3,8 @@ import type { Unit } from "../base/length/index.ts";
 /** The parts of tickets that can be changed. Whoever shows tickets has a panel for each. */
 export type Control =
   | "aim"
+  | "art"
+  | "artFit"
   | "border"
   | "breaks"
   | "cell"
@@ -37,6 +39,7 @@ export type Control =
   | "slack"
   | "strip"
   | "trim"
+  | "under"
   | "way";
 
 /** A part of the ticket: plain words, or a figure that can be changed, named after its control. */

@@ -30,7 +30,7 @@ import { framed } from "./framed.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
 import { pictures } from "./pictures.ts";
 import { printableArea } from "./printable.ts";
-import { backingInk, graphicsByRole, itemsOn, sheetInk } from "./sheetInk.ts";
+import { backingInk, frontInk, graphicsByRole, itemsOn, sheetInk } from "./sheetInk.ts";
 import { fieldSources, type Place as PageOfJob } from "./sources.ts";
 import type { CellPlan, SheetPlan } from "./types.ts";
 
@@ -195,16 +195,19 @@ function sheetPlan(
     backing: backingInk(name, paper, graphics.backings, graphics.proportions),
     cells,
     items,
-    over: sheetInk(
-      name,
-      { paper, trim },
-      job,
-      items,
-      laid.words ?? [],
-      graphics.stamps,
-      sources.ofPage(cells, at),
-      graphics.proportions,
-    ),
+    over: [
+      ...(laid.front ?? []).map(frontInk),
+      ...sheetInk(
+        name,
+        { paper, trim },
+        job,
+        items,
+        laid.words ?? [],
+        graphics.stamps,
+        sources.ofPage(cells, at),
+        graphics.proportions,
+      ),
+    ],
     marks: marksOf(job, laid, standing, () => {
       const straight = cells
         .filter(({ angle }) => angle === 0)
@@ -268,7 +271,7 @@ function cellPlans(
   const rects = byHand ? standing.filter((cell) => angleOf(cell) === 0).map(({ finished }) => finished) : [];
   const plans = standing.map((cell, i): CellPlan & { order: number } => {
     const { key, slot, shot, photo, finished, turn, place } = cell;
-    const toCover = coverOf(finished, job, edges);
+    const toCover = coverOf(finished, cell.runsOn ?? job.finish.slack, edges);
     const angle = angleOf(cell);
     const apart = byHand ? { neighbours: angle === 0 ? rects : [] } : { gap: job.ticket.gap };
     const image = imageOf(finished, toCover, edges, standing.length === 1 ? { neighbours: [] } : apart);
@@ -285,6 +288,7 @@ function cellPlans(
       shot,
       finished,
       ...frame,
+      within: cell.within ?? null,
       angle,
       turn,
       photo,

@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { overlap } from "../base/geometry/index.ts";
+import { around, overlap } from "../base/geometry/index.ts";
 import { mm } from "../base/length/index.ts";
 import { applyEdit, type JobEdit } from "../edit/index.ts";
 import type { Job, Place } from "../job/index.ts";
 import { freshJob } from "../kinds/index.ts";
 import { check } from "../report/check/index.ts";
 import { arrange } from "./arrange.ts";
-import { around, layers, lowest } from "./index.ts";
+import { layers, lowest } from "./index.ts";
 
 const photos = { a: { width: 4000, height: 6000 }, b: { width: 6000, height: 4000 } };
 const place = (over: Partial<Place> = {}): Place => ({

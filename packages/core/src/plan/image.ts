@@ -1,6 +1,5 @@
 import { bottom, grown, overlap, right, type Rect } from "../base/geometry/index.ts";
 import { um } from "../base/length/index.ts";
-import type { Job } from "../job/index.ts";
 
 /** The finished sheet on its paper, and how far its bleed goes. */
 export interface SheetEdges {
@@ -10,11 +9,11 @@ export interface SheetEdges {
 }
 
 /**
- * What a photo has to cover: the finished size and its slack; where the cell touches the edge of the finished sheet or
+ * What a photo has to cover: the finished size and how far it runs on past that; where the cell touches the edge of the finished sheet or
  * reaches over it, the bleed of that.
  */
-export function coverOf(finished: Rect, { finish }: Job, { trim, bleed }: SheetEdges): Rect {
-  const slack = grown(finished, finish.slack);
+export function coverOf(finished: Rect, runsOn: number, { trim, bleed }: SheetEdges): Rect {
+  const slack = grown(finished, runsOn);
   const left = finished.x <= trim.x ? Math.min(slack.x, bleed.x) : slack.x;
   const top = finished.y <= trim.y ? Math.min(slack.y, bleed.y) : slack.y;
   const end = right(finished) >= right(trim) ? Math.max(right(slack), right(bleed)) : right(slack);

@@ -8,4 +8,3 @@ export { coarse } from "./coarse.ts";
 export { piecesArea } from "./piecesArea.ts";
 export { gradientEnds } from "./ground.ts";
 export { layers, lowest } from "./layers.ts";
-export { around } from "./tilt.ts";

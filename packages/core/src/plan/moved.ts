@@ -1,6 +1,7 @@
 import { turnedBy, type Quarter, type Rect } from "../base/geometry/index.ts";
 import { um } from "../base/length/index.ts";
 import type { Ink, PathStep, Stroke } from "../finish/graphics/index.ts";
+import type { Point } from "../solve/windows/index.ts";
 import type { CellPlan, GroundPlan } from "./types.ts";
 
 /** How the parts of a plan are put elsewhere. */
@@ -28,6 +29,11 @@ export function movedCell(cell: CellPlan, move: Move): CellPlan {
       outer: move.rect(band.outer),
       inner: move.rect(band.inner),
     })),
+    within:
+      cell.within?.map(([x, y]): Point => {
+        const at = move.rect({ x: um(x), y: um(y), width: um(0), height: um(0) });
+        return [at.x, at.y];
+      }) ?? null,
     turn: turnedBy(cell.turn, move.turn),
     picture: picture && {
       ...picture,

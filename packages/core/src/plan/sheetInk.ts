@@ -3,7 +3,7 @@ import { drawBlock } from "../finish/blocks/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
 import { fill, setWords, type FieldSource, type Type } from "../finish/words/index.ts";
 import type { Job } from "../job/index.ts";
-import type { LaidBlock, LaidWords } from "../kinds/index.ts";
+import type { LaidArt, LaidBlock, LaidWords } from "../kinds/index.ts";
 import type { SheetName } from "../schema/index.ts";
 import type { ItemPlan } from "./types.ts";
 
@@ -40,6 +40,17 @@ export function backingInk(
     .filter((graphic) => isOn(sheet, graphic.sheet))
     .flatMap((graphic) => coverWith(graphic, { box, turn: 0, clip: box }, proportions));
 }
+
+/** Artwork in front of all cells of a sheet, where the layout has it. */
+export const frontInk = ({ file, rect }: LaidArt): Ink => ({
+  kind: "picture",
+  of: { kind: "file", id: file },
+  rect,
+  turn: 0,
+  opacity: 1,
+  blend: "normal",
+  clip: null,
+});
 
 /** Blocks and boxes of words of a page, where they lie: as they were put, or as the layout has them. */
 export function itemsOn(

@@ -7,6 +7,7 @@ import type { SheetSetup } from "../job/index.ts";
 import type { BackdropFill } from "../photo/backdrop/index.ts";
 import type { Picture, Sits } from "../photo/crop/index.ts";
 import type { Look } from "../photo/look/index.ts";
+import type { Point } from "../solve/windows/index.ts";
 import type { CellName, ItemName, PhotoId, SheetName, ShotName } from "../schema/index.ts";
 
 /**
@@ -92,6 +93,11 @@ export interface CellPlan {
   cover: Rect;
   /** How far the image is printed: what it covers, less what would run into a neighbour or off the paper. */
   image: Rect;
+  /**
+   * The convex shape that the photo is printed in, where that is not all of `image`: points in µm on the sheet, before the
+   * cell is tilted; null where nothing else bounds it.
+   */
+  within: readonly Point[] | null;
   /** Tilt of the whole cell about the middle of its finished size, degrees clockwise. */
   angle: number;
   /** The turn of the whole piece, its photo included. */

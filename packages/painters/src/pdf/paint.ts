@@ -148,6 +148,7 @@ async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfP
     if (corner > 0) shape(doc, opening, corner);
     else doc.rect(...rectPt(image));
     doc.clip();
+    if (cell.within) doc.polygon(...cell.within.map(([x, y]) => [pt(x), pt(y)] as [number, number])).clip();
     turnAbout(doc, cover, level);
     doc.transform(...placing(photo.orientation, turn, at));
     const { left, top, right, bottom } = photo.part;

@@ -1,6 +1,7 @@
 import { pixelBox, toPx, type Band, type CellPlan, type PixelBox } from "@wide-quilt/core";
 import type { Samples } from "@wide-quilt/colour";
 import type { PaintSpace } from "../colour/space.ts";
+import { cutToShape } from "./shape.ts";
 import { blankSheet, colourOf, fillBox, type Overlay, type SheetPixels } from "./canvas.ts";
 
 /**
@@ -38,11 +39,11 @@ export interface Piece extends SheetPixels {
   cover: Uint8Array;
 }
 
-/** Paints a photo and its bands apart from the sheet, for a piece that is tilted or has rounded corners. */
+/** Paints a photo and its bands apart from the sheet, for a piece that is tilted, has rounded corners or a shape. */
 export function paintPiece(
   photo: Samples | null,
   photoBox: PixelBox,
-  bands: readonly Band[],
+  { bands, within }: Pick<CellPlan, "bands" | "within">,
   ppi: number,
   space: PaintSpace,
 ): Piece {
@@ -58,6 +59,7 @@ export function paintPiece(
       cover.fill(0xff, to, to + photoBox.width);
     }
   }
+  if (within) cutToShape(cover, box, within, ppi);
   bands.forEach((band, i) => {
     const outside = roundedCover(box, pixelBox(band.outer, ppi), toPx(band.outerCorner, ppi));
     const inside = roundedCover(box, pixelBox(band.inner, ppi), toPx(band.innerCorner, ppi));

@@ -87,14 +87,14 @@ export async function paintSheet(
 
 const ofSheet = (inks: readonly Ink[]): Laid[] => inks.map((ink) => ({ ink, cell: null }));
 
-/** Paints a cell's photo with its border and mat: straight onto the sheet, or as a piece that is tilted or rounded. */
+/** Paints a cell's photo with its border and mat: straight onto the sheet, or as a piece that is tilted, rounded or of a shape. */
 function paintCell(sheet: SheetPixels, cell: CellPlan, photo: Samples, box: PixelBox, ppi: number): void {
-  if (cell.angle === 0 && !isRounded(cell)) {
+  if (cell.angle === 0 && !isRounded(cell) && !cell.within) {
     copyOnto(sheet, photo, box);
     paintBands(sheet, cell.bands, ppi);
     return;
   }
-  const piece = paintPiece(photo, box, cell.bands, ppi, sheet.space);
+  const piece = paintPiece(photo, box, cell, ppi, sheet.space);
   blendOnto(sheet, cell.angle === 0 ? asOverlay(piece) : tilted(piece, cell, ppi));
 }
 

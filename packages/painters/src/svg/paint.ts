@@ -99,10 +99,14 @@ async function cellMarks(cell: CellPlan, pictures: SvgPictures): Promise<string>
   const window = corner > 0 ? rectPath(opening, corner) : rectPath(image);
   const id = pictures.id();
   const level = picture && picture.level !== 0 ? transformOf(cover, picture.level, null, UM) : "";
+  const within = cell.within && pictures.id();
+  const shape = within
+    ? `<clipPath id="${within}"><polygon points="${cell.within!.join(" ")}"/></clipPath>`
+    : "";
   const shown =
     photo === ""
       ? ""
-      : `<clipPath id="${id}"><path d="${window}"/></clipPath><g clip-path="url(#${id})"><g transform="${level}">${photo}</g></g>`;
+      : `${shape}<clipPath id="${id}"><path d="${window}"/></clipPath><g clip-path="url(#${id})"><g${within ? ` clip-path="url(#${within})"` : ""}><g transform="${level}">${photo}</g></g></g>`;
   const frames = bands.map(
     ({ outer, inner, outerCorner, innerCorner, colour }) =>
       `<path fill="${colour}" fill-rule="evenodd" d="${rectPath(outer, outerCorner)}${rectPath(inner, innerCorner)}"/>`,

@@ -23,3 +23,4 @@ export {
 } from "./rect.ts";
 export { placedRect, placedWhole, turnedBy, type Placement, type Quarter } from "./placement.ts";
 export { LIES, waysToLie, type Lie } from "./lie.ts";
+export { around, lieOver, type Tilted } from "./tilt.ts";

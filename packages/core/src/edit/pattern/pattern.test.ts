@@ -129,6 +129,21 @@ const BY_HAND: Record<Kind, JobEdit[]> = {
     { do: "style cells", cells: ["2.1"], change: { border: null } },
     { do: "place", cells: { "1.2": { place: by(20, 30) } } },
   ],
+  artwork: [
+    {
+      do: "ticket",
+      change: {
+        art: { file: "art", name: "fair.png", width: 1200, height: 1800 },
+        windows: [100, 700].map((y) => ({
+          ...{ x: 100, y, width: 1000, height: 500, angle: y / 100 },
+          soft: 0,
+          outline: [],
+        })),
+      },
+    },
+    { do: "place", cells: { "2.1": { place: by(10, 30, "2") } } },
+    { do: "style cells", cells: ["1.2"], change: { border: null } },
+  ],
   strips: [
     { do: "ticket", change: { lines: [{ cells: 2, share: 1 }], tilts: [{ shot: 2, angle: 5, size: 1 }] } },
     { do: "place", cells: { "2.1": { place: by(10, 30, "2") } } },

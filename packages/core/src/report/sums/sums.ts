@@ -1,11 +1,10 @@
-import { area, bottom, right, type Edges } from "../../base/geometry/index.ts";
+import { area, around, bottom, right, type Edges } from "../../base/geometry/index.ts";
 import { um } from "../../base/length/index.ts";
 import { imposed } from "../../impose/index.ts";
 import type { Job } from "../../job/index.ts";
 import { layOut, type Layout, type LayoutSums } from "../../kinds/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { piecesArea, type SheetPlan } from "../../plan/index.ts";
-import { around } from "../../plan/tilt.ts";
 import { price, type Price } from "../price/index.ts";
 
 /** The results under the ticket. */

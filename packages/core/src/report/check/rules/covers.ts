@@ -1,9 +1,9 @@
-import { area, boundsOf, overlap, type Rect } from "../../../base/geometry/index.ts";
+import { area, around, boundsOf, overlap, type Rect } from "../../../base/geometry/index.ts";
 import { um } from "../../../base/length/index.ts";
 import type { Graphic, Ink } from "../../../finish/graphics/index.ts";
 import { linesHeight, textWidth, type SetText } from "../../../finish/words/index.ts";
 import { styleOfAll, styleOfCell, type Job } from "../../../job/index.ts";
-import { around, type CellPlan, type SheetPlan } from "../../../plan/index.ts";
+import type { CellPlan, SheetPlan } from "../../../plan/index.ts";
 import type { Mend } from "../finding.ts";
 
 /** Something that lies over a cell: what it is in words, where, and how it goes elsewhere. */

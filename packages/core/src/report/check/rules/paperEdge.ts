@@ -1,4 +1,5 @@
 import {
+  around,
   bottom,
   contains,
   inside,
@@ -11,7 +12,7 @@ import { um, writeLength, writeMeasure } from "../../../base/length/index.ts";
 import { applyEdit, type JobEdit } from "../../../edit/index.ts";
 import type { Job } from "../../../job/index.ts";
 import { layOut } from "../../../kinds/index.ts";
-import { around, type CellPlan, type SheetPlan } from "../../../plan/index.ts";
+import type { CellPlan, SheetPlan } from "../../../plan/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf } from "../shots.ts";
 

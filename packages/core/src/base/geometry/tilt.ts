@@ -1,5 +1,5 @@
-import type { Rect } from "../base/geometry/index.ts";
-import { um } from "../base/length/index.ts";
+import { um } from "../length/index.ts";
+import type { Rect } from "./rect.ts";
 
 /** A rectangle tilted about its middle. */
 export interface Tilted {
