@@ -1,12 +1,24 @@
 import { Resvg } from "@resvg/resvg-js";
-import { arrange, check, measureFace, placeFace, ruleById, toCheck, um } from "@wide-quilt/core";
+import { arrange, check, findWindows, measureFace, placeFace, ruleById, toCheck, um } from "@wide-quilt/core";
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import sharp from "sharp";
 import { expect, it } from "vitest";
-import { DEMO_PHOTOS, demoJobs, GUESTS, headOf, renderPhoto, RINGERS, ROOMY, silhouette } from "./index.ts";
+import {
+  CARD,
+  CARD_WINDOWS,
+  cardPng,
+  DEMO_PHOTOS,
+  demoJobs,
+  GUESTS,
+  headOf,
+  renderPhoto,
+  RINGERS,
+  ROOMY,
+  silhouette,
+} from "./index.ts";
 
 const refs = DEMO_PHOTOS.map(({ name }) => ({ id: name, name }));
 const facts = Object.fromEntries(DEMO_PHOTOS.map(({ name, width, height }) => [name, { width, height }]));
@@ -21,8 +33,31 @@ it("has portraits from small to 24 megapixels, twelve scenes and the pictures of
   expect(portraits).toContainEqual(expect.objectContaining({ width: 900, height: 1200 }));
 });
 
-it("begins with finished jobs that have nothing wrong", () => {
-  for (const job of demoJobs(refs)) {
+/** The open day’s card, its windows found in its pixels. */
+async function card() {
+  const data = new Uint8Array(await sharp(cardPng()).extractChannel(3).raw().toBuffer());
+  return { art: { file: "card", name: "card.png", ...CARD }, windows: findWindows({ data, ...CARD }) };
+}
+
+it("has a card for the open day with the windows that were cut into it", async () => {
+  const { windows } = await card();
+  expect(windows).toHaveLength(CARD_WINDOWS.length);
+  windows.forEach((found, i) => {
+    const { shape, x, y, width, height, angle } = CARD_WINDOWS[i]!;
+    for (const [is, cut] of [
+      [found.x, x],
+      [found.y, y],
+      [found.width, width],
+      [found.height, height],
+    ] as const)
+      expect(Math.abs(is - cut)).toBeLessThan(1);
+    expect(Math.abs(found.angle - angle)).toBeLessThan(0.1);
+    expect(found.outline.length > 0).toBe(shape === "ellipse");
+  });
+});
+
+it("begins with finished jobs that have nothing wrong", async () => {
+  for (const job of demoJobs(refs, await card())) {
     const found = toCheck(check(job, facts, arrange(job, facts)));
     expect(found.filter(({ level }) => level === "wrong")).toEqual([]);
   }

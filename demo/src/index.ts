@@ -12,4 +12,4 @@ export { CLOSE, portrait, ROOMY, silhouette, type Frame } from "./portrait/portr
 export { demoPrinters } from "./printer/printers.ts";
 export { demoProfiles } from "./printer/profiles.ts";
 export { renderPhoto } from "./render.ts";
-export { DEMO_PATTERNS, demoJobs } from "./jobs.ts";
+export { DEMO_PATTERNS, demoJobs, type DemoCard } from "./jobs.ts";

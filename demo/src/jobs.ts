@@ -3,6 +3,7 @@ import {
   baseName,
   evenEdges,
   freshJob,
+  inch,
   KEPT_WITH_PROGRAM,
   mm,
   paperById,
@@ -16,6 +17,7 @@ import {
   type Kind,
   type NewPhoto,
   type StyleChange,
+  type TicketOf,
 } from "@wide-quilt/core";
 
 const onPaper = (id: string): JobEdit => {
@@ -72,8 +74,14 @@ const orderForm: Block = {
   sheet: null,
 };
 
+/** The open day’s card as it was kept: its file, and its windows as they were found. */
+export interface DemoCard {
+  art: NonNullable<TicketOf<"artwork">["art"]>;
+  windows: TicketOf<"artwork">["windows"];
+}
+
 /** The finished jobs that the demo begins with, the last one changed first. */
-export function demoJobs(photos: readonly NewPhoto[]): Job[] {
+export function demoJobs(photos: readonly NewPhoto[], card: DemoCard): Job[] {
   const begin = (kind: Kind, name: string, edits: JobEdit[]) =>
     edits.reduce(applyEdit, freshJob(kind, name, "en-GB"));
   const make = (name: string, edits: JobEdit[]) => begin("copies", name, edits);
@@ -137,6 +145,24 @@ export function demoJobs(photos: readonly NewPhoto[]): Job[] {
           words: {
             text: "Open day at Marram Spit\n[date]",
             type: { font: "caveat", size: mm(6), least: mm(3), colour: "#2d5a66", align: "middle" },
+          },
+        },
+      },
+    ]),
+    begin("artwork", "Open-day cards", [
+      {
+        do: "sheet",
+        change: { paper: { name: "4 × 6 in", width: inch(4), height: inch(6) }, lie: "portrait" },
+      },
+      { do: "add photos", photos: booth.slice(0, 3) },
+      { do: "ticket", change: { ...card } },
+      {
+        do: "texts",
+        texts: {
+          t1: {
+            text: "Open day at Marram Spit",
+            type: { font: "caveat", size: mm(9), least: mm(5), colour: "#2d5a66", align: "middle" },
+            ...{ x: mm(8), y: mm(137), width: mm(85.6), height: mm(12), turn: 0, sheet: null },
           },
         },
       },

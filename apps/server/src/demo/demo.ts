@@ -1,6 +1,6 @@
 import type { INestApplication } from "@nestjs/common";
 import type { NewPhoto } from "@wide-quilt/core";
-import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters } from "@wide-quilt/demo";
+import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters, type DemoCard } from "@wide-quilt/demo";
 import { writeWhole } from "@wide-quilt/painters";
 import { existsSync } from "node:fs";
 import { writeFile } from "node:fs/promises";
@@ -8,6 +8,7 @@ import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import { DataFolder } from "../data/folder.ts";
+import { GraphicsService } from "../graphics/graphics.service.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { PatternsService } from "../patterns/patterns.service.ts";
 import { PhotosService } from "../photos/photos.service.ts";
@@ -44,7 +45,8 @@ async function fill(
     say(`  ${++coming.done} of ${DEMO_PHOTOS.length}  ${DEMO_PHOTOS[index]!.name}`);
     return { id, name: DEMO_PHOTOS[index]!.name };
   });
-  const kept = new Map(demoJobs(refs).map((job) => [job.name, app.get(JobsService).import(job).id]));
+  const card = await keepCard(app);
+  const kept = new Map(demoJobs(refs, card).map((job) => [job.name, app.get(JobsService).import(job).id]));
   const patterns = app.get(PatternsService);
   for (const { job, name, folder } of DEMO_PATTERNS) patterns.keepJob(kept.get(job)!, name, folder);
   await addPrinters(app);
@@ -52,19 +54,33 @@ async function fill(
   say("The demo is in.");
 }
 
-/** Adds the demo's printers with their profiles, which are worked out in a thread: that takes some seconds. */
+/** Keeps the open day’s card and finds its windows. */
+async function keepCard(app: INestApplication): Promise<DemoCard> {
+  const graphics = app.get(GraphicsService);
+  const png = await madeInThread<Uint8Array>("card");
+  const { id, name } = await graphics.keep(Buffer.from(png), "open-day-card.png");
+  const { width, height, windows } = await graphics.windows(id, {});
+  return { art: { file: id, name, width, height }, windows };
+}
+
+/** Adds the demo's printers with their profiles. */
 async function addPrinters(app: INestApplication): Promise<void> {
+  const made = await madeInThread<{ name: string; profile: Uint8Array }[]>("profiles");
+  const ids = new Map<string, string>();
+  for (const { name, profile } of made)
+    ids.set(name, (await app.get(ProfilesService).add(Buffer.from(profile))).id);
+  for (const printer of demoPrinters((name) => ids.get(name)!))
+    app.get(PrintersService).keep(printer.id, printer);
+}
+
+/** What takes some time to make, made in a thread. */
+async function madeInThread<T>(what: "profiles" | "card"): Promise<T> {
   const worker = new Worker(new URL("./demo.worker.js", import.meta.url));
   try {
-    const made = await new Promise<{ name: string; profile: Uint8Array }[]>((resolve, reject) => {
+    return await new Promise<T>((resolve, reject) => {
       worker.once("message", resolve).once("error", reject);
-      worker.postMessage("profiles");
+      worker.postMessage(what);
     });
-    const ids = new Map<string, string>();
-    for (const { name, profile } of made)
-      ids.set(name, (await app.get(ProfilesService).add(Buffer.from(profile))).id);
-    for (const printer of demoPrinters((name) => ids.get(name)!))
-      app.get(PrintersService).keep(printer.id, printer);
   } finally {
     await worker.terminate();
   }

@@ -97,6 +97,8 @@ export interface KindOf<K extends Kind> {
   held?(ticket: TicketOf<K>, sums: LayoutSums): TicketChange;
   /** How large photos are against each other; null where that is no question. */
   weights?(ticket: TicketOf<K>): Readonly<Record<PhotoId, number>> | null;
+  /** Whether an artwork has to be brought in before a photo can be seen. */
+  wantsArt?(ticket: TicketOf<K>): boolean;
   /** Whether it is printed to measure the printer: its scale error is then left in. */
   measuresPrinter?: true;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
@@ -128,6 +130,7 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   onOnePaper(job: Job): Ticket;
   held(job: Job, sums: LayoutSums): TicketChange;
   weights(job: Job): Readonly<Record<PhotoId, number>> | null;
+  wantsArt(job: Job): boolean;
 }
 
 /** The members that are given the ticket: those that are asked, not told. */
@@ -163,6 +166,7 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     onOnePaper: (job) => own.onOnePaper?.(ticket(job)) ?? job.ticket,
     held: (job, sums) => own.held?.(ticket(job), sums) ?? {},
     weights: (job) => own.weights?.(ticket(job)) ?? null,
+    wantsArt: (job) => own.wantsArt?.(ticket(job)) ?? false,
   };
 }
 

@@ -1,16 +1,12 @@
-import { ImagePlus } from "lucide-react";
 import { useState } from "react";
 import type { TicketOf } from "@wide-quilt/core";
 import { address, server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/hooks.ts";
-import { newId } from "../../app/ids.ts";
 import { noticed } from "../../app/noticeSlice.ts";
-import { FileButton } from "../../ui/FileButton.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
-import { button } from "../../ui/button.ts";
 import { panelOf, type KindPanelProps } from "../panel.tsx";
-import { bringArtIn } from "./bringIn.ts";
+import { ABOUT_ART, BringArt } from "./BringArt.tsx";
 
 type Props = KindPanelProps<"artwork">;
 type Windows = TicketOf<"artwork">["windows"];
@@ -18,42 +14,13 @@ type Windows = TicketOf<"artwork">["windows"];
 /** The artwork in front of the photos: its file, its windows and their order. */
 export const ArtPanel = panelOf("artwork", (props) => {
   const { job, ticket, change } = props;
-  const dispatch = useAppDispatch();
-  const [busy, setBusy] = useState(false);
-  const bring = async ([file]: File[]) => {
-    if (!file) return;
-    setBusy(true);
-    try {
-      const { edits, said } = await bringArtIn(file, job);
-      const gesture = newId();
-      for (const edit of edits) change(edit, gesture);
-      for (const sentence of said) dispatch(noticed(`${file.name}: ${sentence}`));
-    } catch (error) {
-      dispatch(noticed(sentenceOf(error), "wrong"));
-    } finally {
-      setBusy(false);
-    }
-  };
   return (
     <div className="flex flex-col gap-3">
       {ticket.art && <Numbering {...props} art={ticket.art} />}
       <div className="flex flex-wrap items-center gap-2">
-        <FileButton
-          label="Artwork"
-          accept=".png,.svg,.tif,.tiff,.webp,image/png,image/svg+xml,image/tiff,image/webp"
-          className={ticket.art ? button.plain : button.main}
-          onFiles={(files) => void bring(files)}
-        >
-          <ImagePlus size={15} aria-hidden /> {ticket.art ? "Another artwork" : "Bring an artwork in"}
-        </FileButton>
-        {busy && <span className="text-[12.5px] text-ink-2">Looking for windows …</span>}
+        <BringArt job={job} change={change} />
       </div>
-      {!ticket.art && (
-        <p className="text-[12.5px] text-ink-2">
-          A PNG, TIFF, WebP or SVG of the whole page whose transparent parts are the windows. It lies in
-          front; every window gets a photo behind it, straight or tilted as the window is.
-        </p>
-      )}
+      {!ticket.art && <p className="text-[12.5px] text-ink-2">{ABOUT_ART}</p>}
       {ticket.art && <SearchFields {...props} art={ticket.art} />}
     </div>
   );
@@ -80,7 +47,7 @@ function Numbering({ art, ticket, set }: WithArt) {
     <div className="flex flex-col gap-1.5">
       <svg
         viewBox={`0 0 ${art.width} ${art.height}`}
-        className="max-h-72 w-full rounded-md border border-line bg-table"
+        className="max-h-[min(18rem,34vh)] w-full rounded-md border border-line bg-table"
         role="group"
         aria-label={`Windows of ${art.name}`}
       >

@@ -34,7 +34,7 @@ export const FitPanel = panelOf("artwork", ({ job, ticket, words, set }) => {
     }
   };
   const pixels = ({ width, height }: { width: number; height: number }) =>
-    `${words.number(width)} × ${words.number(height)} px`;
+    `${words.number(width)}\u00a0×\u00a0${words.number(height)}\u00a0px`;
   return (
     <div className="flex flex-col gap-3">
       <Segments

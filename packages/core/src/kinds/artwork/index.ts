@@ -17,6 +17,7 @@ export const artwork = kind({
   followsStash: () => false,
   isOnePiece: true,
   check: checkArtwork,
+  wantsArt: ({ art }) => art === null,
 });
 
 export { ART_FITS, type ArtFit } from "./ticket.ts";

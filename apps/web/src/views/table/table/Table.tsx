@@ -1,6 +1,5 @@
-import { kindOf, peopleTicket, type SheetPlan } from "@wide-quilt/core";
+import type { SheetPlan } from "@wide-quilt/core";
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from "react";
-import { Link } from "react-router";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useLaterSelector } from "../../../app/later.ts";
@@ -12,17 +11,15 @@ import {
   selectPrintedSheet,
   selectSheet,
   selectSheets,
-  selectStandsByHand,
   selectToCheck,
 } from "../../../table/sheets.ts";
 import { cellSelected, fittedTo, sheetTurned } from "../../../table/view.ts";
-import { button } from "../../../ui/button.ts";
 import { useWords } from "../../../words/words.ts";
-import { PHOTO_FILES } from "../stash/drag.ts";
 import { Aids } from "./Aids.tsx";
 import { BareDropPanel } from "./BareDropPanel.tsx";
 import { Cells, type BareDrop } from "./Cells.tsx";
 import { Dimensions } from "./Dimensions.tsx";
+import { FirstPhotos, FirstStep } from "./FirstStep.tsx";
 import { Ghost } from "./Ghost.tsx";
 import { HeadGuides } from "./HeadGuides.tsx";
 import { Items } from "./Items.tsx";
@@ -175,8 +172,6 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
   const chosen = useAppSelector(selectCell);
   const several = useAppSelector((state) => state.view.also.length > 0);
   const rulers = useAppSelector((state) => state.view.rulers);
-  const isBare = useAppSelector((state) => state.openJob.job?.stash.length === 0);
-  const isFree = useAppSelector(selectStandsByHand);
   const [drop, setDrop] = useState<BareDrop | null>(null);
   const cell = active ? chosen : undefined;
   const width = px(sheet.paper.width);
@@ -222,7 +217,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         <Aids sheet={sheet} px={px} />
         <Cells sheet={inHand ? sheet : later} px={px} onBare={setDrop} />
         <Items sheet={sheet} px={px} />
-        {isBare && (isFree ? <FirstCells empty={sheet.cells.length === 0} /> : <FirstPhotos />)}
+        <FirstStep empty={sheet.cells.length === 0} />
         {rulers && <Rulers sheet={sheet} px={px} />}
         {cell && !several && <HeadGuides cell={cell} px={px} />}
         {cell && !several && <Dimensions sheet={sheet} cell={cell} px={px} />}
@@ -263,52 +258,6 @@ function PrintedSheet({ sheet, px, scale, left, top }: Omit<SheetProps, "active"
         {sheet.stock.name}, {words.size(sheet.paper)}
       </p>
     </>
-  );
-}
-
-/** What to do first on bare paper. */
-function FirstCells({ empty }: { empty: boolean }) {
-  if (!empty) return null;
-  return (
-    <p className="pointer-events-none absolute inset-x-0 top-1/3 px-6 text-center text-[14px] text-ink-2">
-      Choose “Move cells” and drag over the paper to draw a cell, add one by its size at the right, or drop a
-      photo here and take a size that fits.
-    </p>
-  );
-}
-
-/** What to do first, on the sheet of a job that has no photos yet. */
-function FirstPhotos() {
-  const takes = useAppSelector(({ openJob: { job } }) => job && kindOf(job).takes);
-  const ofPeople = useAppSelector(({ openJob: { job } }) => job !== null && peopleTicket(job) !== null);
-  const id = useAppSelector(({ openJob }) => openJob.id);
-  return (
-    <div className="pointer-events-none absolute inset-0 flex items-center justify-center">
-      <div className="pointer-events-auto flex flex-col items-center gap-3 rounded-xl bg-white px-8 py-6 text-center shadow-lg">
-        <p className="text-[16px] font-semibold">Drop your photos anywhere here</p>
-        <p className="text-[13px] text-ink-2">{takes} The ticket above says the rest.</p>
-        <button
-          type="button"
-          className={button.main}
-          onClick={() => document.getElementById(PHOTO_FILES)?.click()}
-        >
-          Choose photo files
-        </button>
-        {ofPeople && (
-          <p className="text-[13px] text-ink-2">
-            Or{" "}
-            <Link to={`/jobs/${id}/camera`} className="font-semibold text-accent underline">
-              take them here
-            </Link>{" "}
-            with a camera, or begin with{" "}
-            <Link to={`/jobs/${id}/people`} className="font-semibold text-accent underline">
-              a list of people
-            </Link>
-            .
-          </p>
-        )}
-      </div>
-    </div>
   );
 }
 
