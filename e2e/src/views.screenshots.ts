@@ -76,11 +76,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await part(page, "Sizes and numbers").click();
   await page.screenshot({ path: docs("mixed") });
   await page.keyboard.press("Escape");
-  await part(page, "Papers").click();
-  await page.getByText("Change the first paper").click();
-  await page.getByRole("button", { name: /^Compare papers/ }).click();
-  await expect(page.getByText(/^This ticket on \d+ papers\. Prices/)).toBeVisible({ timeout: 60_000 });
-  await page.screenshot({ path: docs("papers") });
 
   await openJob(/^Open Document photos/);
   await cell(page, 2).click();
@@ -104,6 +99,12 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await part(page, "How the sheet is divided").click();
   await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });
   await page.screenshot({ path: docs("collage") });
+
+  await openJob(/^Open Open-day cards/);
+  await page.waitForLoadState("networkidle");
+  await part(page, "Artwork and its windows").click();
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: docs("artwork") });
 
   await openJob(/^Open Open-day strips/);
   await page.waitForLoadState("networkidle");
