@@ -16,6 +16,7 @@ export * from "./report/check/index.ts";
 export * from "./report/cuts/index.ts";
 export * from "./report/output/index.ts";
 export * from "./report/people/index.ts";
+export * from "./report/positions/index.ts";
 export * from "./report/price/index.ts";
 export * from "./report/sums/index.ts";
 

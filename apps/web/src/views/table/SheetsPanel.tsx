@@ -8,6 +8,7 @@ import { edit } from "../../table/edits.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { aided, sheetTurned } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
+import { PositionsTable } from "./PositionsTable.tsx";
 import { FacingField } from "./FacingField.tsx";
 
 const preview = (photo: string) => address.preview(photo, 320);
@@ -55,7 +56,7 @@ function SheetList() {
   };
   return (
     <div className="flex flex-col gap-3">
-      <ol className="flex max-h-[340px] flex-col gap-1 overflow-y-auto">
+      <ol className="flex max-h-[min(340px,34vh)] flex-col gap-1 overflow-y-auto">
         {sheets.map((sheet, index) => (
           <li
             key={sheet.id}
@@ -143,6 +144,7 @@ function SheetList() {
           </label>
         )}
       </div>
+      <PositionsTable />
     </div>
   );
 }
