@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { chance } from "../../base/chance.ts";
-import { mm, toPx, um } from "../../base/length/index.ts";
+import { mm, toPx, um, type Um } from "../../base/length/index.ts";
 import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import type { Job } from "../../job/index.ts";
 import { arrange } from "../../plan/arrange.ts";
@@ -99,6 +99,64 @@ describe("an artwork on a page of another proportion", () => {
     const stretched = applyEdit(made, { do: "ticket", change: { artFit: "stretch" } });
     expect(arrange(stretched, photos)[0]!.cells[1]!.angle).toBeCloseTo(10.361, 2);
   });
+});
+
+it("lies at any target where arithmetic in pixels has it, and comes back: two hundred pairs of targets", () => {
+  const random = chance(17);
+  const between = (least: number, most: number) => least + random() * (most - least);
+  const target = () => ({
+    page: [between(2, 12), between(2, 12)] as [number, number],
+    ppi: Math.round(between(150, 720)),
+    bleed: um(Math.round(between(0, 5000))),
+  });
+  const at = (job: Job, { page, ppi, bleed }: ReturnType<typeof target>): Job => {
+    const [width, height] = page.map((inches) => um(Math.round(inches * 25_400)));
+    const paper = { name: "page", width: width!, height: height! };
+    return (
+      [
+        {
+          do: "sheet",
+          change: {
+            paper: { ...paper, ...upright(paper) },
+            lie: width! > height! ? "landscape" : "portrait",
+          },
+        },
+        { do: "target", change: { ppi, bleed } },
+      ] as JobEdit[]
+    ).reduce(applyEdit, job);
+  };
+  const upright = ({ width, height }: { width: Um; height: Um }) =>
+    width > height ? { width: height, height: width } : { width, height };
+  for (let i = 0; i < 200; i++) {
+    const art: [number, number] = [Math.round(between(600, 6000)), Math.round(between(600, 6000))];
+    const one = window(
+      between(0, art[0] / 2),
+      between(0, art[1] / 2),
+      between(200, art[0] / 2),
+      between(200, art[1] / 2),
+    );
+    const [first, second] = [target(), target()];
+    const start = at(jobOf(art, [4, 6], 300, [one]), first);
+    const there = at(start, second);
+    for (const [job, { page, ppi, bleed }] of [
+      [start, first],
+      [there, second],
+    ] as const) {
+      // In pixels of the target: the page with its bleed, covered about the middle.
+      const edge = (bleed / 25_400) * ppi;
+      const [wide, high] = [page[0] * ppi + 2 * edge, page[1] * ppi + 2 * edge];
+      const scale = Math.max(wide / art[0], high / art[1]);
+      const { finished } = arrange(job, photos)[0]!.cells[0]!;
+      const px = (length: number) => (length / 25_400) * ppi;
+      // A micrometre is 0.03 px at 720 ppi; the page’s own size is rounded to one as well.
+      const by = 2 * px(1);
+      expect(Math.abs(px(finished.x) - ((one.x - art[0] / 2) * scale + wide / 2 - edge))).toBeLessThan(by);
+      expect(Math.abs(px(finished.y) - ((one.y - art[1] / 2) * scale + high / 2 - edge))).toBeLessThan(by);
+      expect(Math.abs(px(finished.width) - one.width * scale)).toBeLessThan(by);
+      expect(Math.abs(px(finished.height) - one.height * scale)).toBeLessThan(by);
+    }
+    expect(arrange(at(there, first), photos)).toEqual(arrange(start, photos));
+  }
 });
 
 it("wants the pixels of the page with its bleed: 4 × 6 in with 2.7093 mm around it at 300 ppi are 1 264 × 1 864", () => {
