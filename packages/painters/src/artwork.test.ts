@@ -175,5 +175,9 @@ describe("an artwork that comes in", () => {
     expect((await windowsIn(wide)).windows).toMatchObject([{ x: 90, y: 70, width: 300, height: 200 }]);
     const corner = await sharp(wide).extract({ left: 0, top: 0, width: 1, height: 1 }).raw().toBuffer();
     expect([...corner]).toEqual([0x33, 0x44, 0x55, 255]);
+    // A drawing has the pixels that it was said to have.
+    const { file: drawing } = await takeGraphic(Buffer.from(svg));
+    const wider = await widened(drawing, { top: 10, right: 20, bottom: 30, left: 40 });
+    expect(await sharp(wider).metadata()).toMatchObject({ width: 2060, height: 3040 });
   });
 });

@@ -17,8 +17,7 @@ export interface ArtFound {
 
 /** Finds the transparent windows of a graphic as `takeGraphic` keeps it. */
 export async function windowsIn(file: Buffer, asked: Partial<Search> = {}): Promise<ArtFound> {
-  const source = isDrawn(file) ? drawn(file.toString()) : file;
-  const image = sharp(source, { limitInputPixels: GRAPHIC_LIMITS.pixels });
+  const image = sharp(inPixels(file), { limitInputPixels: GRAPHIC_LIMITS.pixels });
   const { width, height, hasAlpha } = (await image.metadata()) as {
     width: number;
     height: number;
@@ -29,6 +28,9 @@ export async function windowsIn(file: Buffer, asked: Partial<Search> = {}): Prom
   const alpha = { data: new Uint8Array(data.buffer, data.byteOffset, data.length), width, height };
   return { width, height, windows: findWindows(alpha, { ...usualSearch(alpha), ...asked }) };
 }
+
+/** A graphic in pixels; a drawing is drawn. */
+const inPixels = (file: Buffer): Buffer => (isDrawn(file) ? drawn(file.toString()) : file);
 
 function drawn(svg: string): Buffer {
   const { width, height } = new Resvg(svg, { font: { loadSystemFonts: false } });
@@ -41,7 +43,7 @@ export function widened(
   file: Buffer,
   more: Record<"top" | "right" | "bottom" | "left", number>,
 ): Promise<Buffer> {
-  return sharp(file, { limitInputPixels: GRAPHIC_LIMITS.pixels })
+  return sharp(inPixels(file), { limitInputPixels: GRAPHIC_LIMITS.pixels })
     .extend({ ...more, extendWith: "copy" })
     .png()
     .toBuffer();

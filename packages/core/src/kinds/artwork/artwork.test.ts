@@ -6,6 +6,7 @@ import type { Job } from "../../job/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { check } from "../../report/check/index.ts";
 import type { ArtWindow } from "../../solve/windows/index.ts";
+import { imposed } from "../../impose/index.ts";
 import { freshJob } from "../index.ts";
 import { cutTo, keptApart, outlineOf } from "./apart.ts";
 
@@ -250,6 +251,20 @@ describe("what is behind windows", () => {
     }
     expect(pairs).toBeGreaterThan(300);
   });
+});
+
+it("comes several to a sheet, turned or not, with photos that are cut back to their shapes", () => {
+  const close = [window(100, 100, 500, 500, { angle: 12 }), window(700, 120, 440, 500, { angle: -9 })];
+  const job = jobOf([1200, 1800], [4, 6], 300, close, {
+    do: "impose",
+    change: { way: "several", paper: { name: "A4", width: mm(210), height: mm(297) }, mayTurn: true },
+  });
+  const pages = arrange(applyEdit(job, { do: "ticket", change: { under: mm(4) } }), photos);
+  expect(pages[0]!.cells.map(({ within }) => within !== null)).toEqual([true, true]);
+  for (const sheet of imposed(job, pages)) {
+    for (const { within } of sheet.cells)
+      for (const at of within!) expect(at.every(Number.isInteger)).toBe(true);
+  }
 });
 
 /** Whether a point lies in a convex shape, given clockwise as seen, to a tolerance. */

@@ -1,5 +1,5 @@
 import { grown, waysToLie, type Rect } from "../../base/geometry/index.ts";
-import { um } from "../../base/length/index.ts";
+import { nearest, um } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { numberedSheet } from "../../schema/index.ts";
 import type { ArtWindow, Point } from "../../solve/windows/index.ts";
@@ -82,7 +82,7 @@ function seenIn(
   if (cut === there) return null;
   return cut.map(([u, v]): Point => {
     const [dx, dy] = [left + u * across - cx, top + v * down - cy];
-    return [cx + dx * cos + dy * sin, cy + dy * cos - dx * sin];
+    return [nearest(cx + dx * cos + dy * sin), nearest(cy + dy * cos - dx * sin)];
   });
 }
 
