@@ -1,6 +1,7 @@
 import {
   readJob,
   type BackdropFill,
+  type Edges,
   type EventEntry,
   type EventSetup,
   type Face,
@@ -163,7 +164,7 @@ export const server = {
   },
   findWindows: (id: string, search: { threshold?: number; least?: number } = {}) =>
     ask<ArtView>("GET", `/graphics/${id}/windows?${new URLSearchParams(search as Record<string, string>)}`),
-  widenGraphic: (id: string, name: string, more: Record<"top" | "right" | "bottom" | "left", number>) =>
+  widenGraphic: (id: string, name: string, more: Record<keyof Edges, number>) =>
     ask<GraphicView>("POST", `/graphics/${id}/widened`, { name, ...more }),
   listStyles: () => ask<StyleView[]>("GET", "/styles"),
   keepStyle: (name: string, style: StyleChange) => ask<StyleView>("POST", "/styles", { name, style }),

@@ -1,6 +1,6 @@
 import { Resvg } from "@resvg/resvg-js";
 import sharp from "sharp";
-import { findWindows, usualSearch, type ArtWindow, type Search } from "@wide-quilt/core";
+import { findWindows, usualSearch, type ArtWindow, type Edges, type Search } from "@wide-quilt/core";
 import { GRAPHIC_LIMITS } from "./take.ts";
 import { isDrawn } from "./size.ts";
 
@@ -39,10 +39,7 @@ function drawn(svg: string): Buffer {
 }
 
 /** So many pixels more at each side of an artwork: those at its edges once more and again. Throws what sharp throws. */
-export function widened(
-  file: Buffer,
-  more: Record<"top" | "right" | "bottom" | "left", number>,
-): Promise<Buffer> {
+export function widened(file: Buffer, more: Record<keyof Edges, number>): Promise<Buffer> {
   return sharp(inPixels(file), { limitInputPixels: GRAPHIC_LIMITS.pixels })
     .extend({ ...more, extendWith: "copy" })
     .png()

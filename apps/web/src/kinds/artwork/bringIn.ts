@@ -1,4 +1,4 @@
-import type { ArtWindow, Job, JobEdit, TicketOf } from "@wide-quilt/core";
+import type { ArtWindow, Edges, Job, JobEdit, TicketOf } from "@wide-quilt/core";
 import { server } from "../../api/client.ts";
 
 type ArtworkTicket = TicketOf<"artwork">;
@@ -43,7 +43,7 @@ function sayWindows(windows: readonly ArtWindow[]): string[] {
 export function lacking(
   art: NonNullable<ArtworkTicket["art"]>,
   wanted: { width: number; height: number },
-): Record<"top" | "right" | "bottom" | "left", number> | null {
+): Record<keyof Edges, number> | null {
   const [across, down] = [wanted.width - art.width, wanted.height - art.height];
   if (across < 0 || down < 0 || across + down === 0) return null;
   const [left, top] = [Math.floor(across / 2), Math.floor(down / 2)];

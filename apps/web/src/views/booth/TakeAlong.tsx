@@ -4,6 +4,7 @@ import type { EventView } from "@wide-quilt/server/contract";
 import { Download, FileArchive, FileSpreadsheet, FileText } from "lucide-react";
 import { useNavigate } from "react-router";
 import { address, server } from "../../api/client.ts";
+import { saveTable } from "../../api/saveTable.ts";
 import { newId } from "../../app/ids.ts";
 import { LOCALE } from "../../app/preferences.ts";
 import { useDoing } from "../../app/useDoing.ts";
@@ -36,7 +37,7 @@ export function TakeAlong({ view, done }: { view: EventView; done: readonly Even
           </a>
         </MenuItem>
         <MenuItem>
-          <button type="button" className={ITEM} onClick={() => saveTable(view)}>
+          <button type="button" className={ITEM} onClick={() => saveTable(view.name, reportOf(view.state))}>
             <FileSpreadsheet size={15} aria-hidden /> Report as CSV
           </button>
         </MenuItem>
@@ -79,12 +80,4 @@ function useAsJob({ name }: EventView, done: readonly EventSet[]): (kind: JobKin
       await server.sendEdits(job.id, job.version, [{ id: newId(), edit: { do: "add photos", photos } }]);
       await navigate(`/jobs/${job.id}`);
     });
-}
-
-function saveTable({ name, state }: EventView): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([reportOf(state)], { type: "text/csv" }));
-  link.download = `${name}.csv`;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }

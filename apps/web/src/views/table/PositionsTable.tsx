@@ -2,6 +2,7 @@ import { CORNERS, positionsCsv, readPositions, UNITS, type Corner, type Unit } f
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
 import { sentenceOf } from "../../api/problem.ts";
+import { saveTable } from "../../api/saveTable.ts";
 import { sayGuess, textOf } from "../../api/tableText.ts";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { newId } from "../../app/ids.ts";
@@ -26,14 +27,7 @@ export function PositionsTable() {
   if (!job) return null;
   const unit = own ?? job.unit;
   const counting = { unit, corner, ppi: job.target.ppi };
-  const save = () => {
-    const url = URL.createObjectURL(new Blob([positionsCsv(sheets, counting)], { type: "text/csv" }));
-    const link = document.createElement("a");
-    link.href = url;
-    link.download = `${job.name}, positions.csv`;
-    link.click();
-    URL.revokeObjectURL(url);
-  };
+  const save = () => saveTable(`${job.name}, positions`, positionsCsv(sheets, counting));
   const read = async ([file]: File[]) => {
     if (!file) return;
     try {
