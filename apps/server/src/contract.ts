@@ -9,6 +9,7 @@ import type {
   Job,
   Kind,
   Patch,
+  PatternTarget,
   PhotoId,
   PhotoRecord,
   Seen,
@@ -38,6 +39,8 @@ export interface JobView extends StepsView {
   taken: string | null;
   /** Something to be said once, when the job is opened. */
   notice: string | null;
+  /** The pattern that it was started from, as long as that is in the book. */
+  pattern: OfPattern | null;
 }
 
 /** What became of a job: the difference, for whoever has it as it was in `from`. */
@@ -86,8 +89,20 @@ export interface PatternView {
   /** "" for none. */
   folder: string;
   job: Job;
+  /** Other printers that it is made for. */
+  targets: PatternTarget[];
   /** When it was kept; null for one that comes with the program, which stays as it is. */
   keptAt: string | null;
+}
+
+/** The pattern, or the target of one, that a job was started from. */
+export interface OfPattern {
+  id: string;
+  name: string;
+  /** How many printers it is made for besides its own. */
+  targets: number;
+  /** The one that the job is for; null for the pattern’s own. */
+  target: { id: string; name: string } | null;
 }
 
 /** A photo that was taken in, by the name its file has. */

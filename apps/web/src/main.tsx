@@ -43,6 +43,10 @@ const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import("./views/patterns/PatternsView.tsx")).PatternsView }),
         },
         {
+          path: "/patterns/:id",
+          lazy: async () => ({ Component: (await import("./views/patterns/PatternView.tsx")).PatternView }),
+        },
+        {
           path: "/network",
           lazy: async () => ({ Component: (await import("./views/network/NetworkView.tsx")).NetworkView }),
         },

@@ -42,6 +42,7 @@ export * from "./job/stash/index.ts";
 export * from "./finish/blocks/index.ts";
 export * from "./finish/graphics/index.ts";
 export * from "./finish/marks/index.ts";
+export * from "./finish/shapes/index.ts";
 export * from "./finish/style/index.ts";
 export * from "./finish/words/index.ts";
 

@@ -6,6 +6,7 @@ import {
   type Job,
   type Kind,
   type Patch,
+  type PatternTarget,
   type PhotoRecord,
   type PortraitStudy,
   type Printer,
@@ -50,6 +51,8 @@ export const jobs = sqliteTable("jobs", {
   count: integer("count").notNull().default(0),
   /** Counts every change, undo included. */
   version: integer("version").notNull(),
+  /** The pattern, or the target of one, that it was started from; null for neither. */
+  pattern: text("pattern"),
   /** Said once to whoever opens it next; null for nothing. */
   notice: text("notice"),
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
@@ -99,6 +102,8 @@ export const patterns = sqliteTable("patterns", {
   /** The folder it lies in; "" for none. */
   folder: text("folder").notNull(),
   job: text("job", { mode: "json" }).$type<Job>().notNull(),
+  /** Other printers that it is made for. */
+  targets: text("targets", { mode: "json" }).$type<PatternTarget[]>().notNull().default([]),
   createdAt: integer("created_at", { mode: "timestamp_ms" }).notNull(),
 });
 

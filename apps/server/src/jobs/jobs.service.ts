@@ -20,6 +20,7 @@ import type { Db } from "../data/db.ts";
 import { clients, jobs } from "../data/schema.ts";
 import { HeadsService } from "../heads/heads.service.ts";
 import { LiveService } from "../live/live.service.ts";
+import { OfPatterns } from "../patterns/ofPatterns.ts";
 import { PhotosService } from "../photos/photos.service.ts";
 import { Problem } from "../safety/problem.ts";
 import type { ActOnJob, SendEdits, SentEdit, WalkSteps } from "./jobs.dto.ts";
@@ -27,7 +28,7 @@ import { anothers, applied, notAJob, notAnEdit, put, readSent } from "./changes.
 import { InTurn } from "./inTurn.ts";
 import { RecentChanges } from "./recent.ts";
 import { Steps, type Others } from "./steps.ts";
-import type { JobChange, JobSummary, JobView } from "../contract.ts";
+import type { JobChange, JobSummary, JobView, OfPattern } from "../contract.ts";
 
 type JobRow = typeof jobs.$inferSelect;
 
@@ -50,6 +51,7 @@ interface Done {
 @Injectable()
 export class JobsService {
   private readonly steps: Steps;
+  private readonly ofPatterns: OfPatterns;
   private readonly recent = new RecentChanges();
   private readonly inTurn = new InTurn();
 
@@ -60,6 +62,7 @@ export class JobsService {
     @Inject(HeadsService) private readonly heads: HeadsService,
   ) {
     this.steps = new Steps(db);
+    this.ofPatterns = new OfPatterns(db);
   }
 
   list(binned: boolean): JobSummary[] {
@@ -86,6 +89,7 @@ export class JobsService {
       photos: this.photos.records(photosOf(row.job)),
       taken: this.taken(id, client),
       notice: row.notice,
+      pattern: this.ofPatterns.view(row.pattern),
     };
   }
 
@@ -117,8 +121,8 @@ export class JobsService {
   }
 
   duplicate(id: string): JobView {
-    const job = this.job(id);
-    return this.keep({ ...job, name: `${shortened(job.name, 190)}, copy` });
+    const { job, pattern } = this.row(id);
+    return this.keep({ ...job, name: `${shortened(job.name, 190)}, copy` }, pattern);
   }
 
   setBinned(id: string, binned: boolean): void {
@@ -166,14 +170,24 @@ export class JobsService {
     return this.walk(id, walk, "redo");
   }
 
-  /** Keeps a new job. Where heads are in its photos belongs to those. */
-  keep(given: Job): JobView {
+  /** From now on a job is of a pattern, or of a target of one. */
+  setPattern(id: string, pattern: string): void {
+    this.db.update(jobs).set({ pattern }).where(eq(jobs.id, id)).run();
+  }
+
+  /** The pattern that a job is of; null for none that is in the book. */
+  ofPattern(id: string): OfPattern | null {
+    return this.ofPatterns.view(this.row(id).pattern);
+  }
+
+  /** Keeps a new job, of a pattern where it was started from one. Where heads are in its photos belongs to those. */
+  keep(given: Job, pattern: string | null = null): JobView {
     const job = this.heads.takenFrom(given);
     const id = randomUUID();
     const now = new Date();
     this.db
       .insert(jobs)
-      .values({ id, job, ...shownOf(job), version: 0, createdAt: now, changedAt: now })
+      .values({ id, job, ...shownOf(job), version: 0, pattern, createdAt: now, changedAt: now })
       .run();
     return this.view(id);
   }

@@ -136,6 +136,7 @@ const USES = [
   { table: jobs, column: jobs.job },
   { table: revisions, column: revisions.patch },
   { table: patterns, column: patterns.job },
+  { table: patterns, column: patterns.targets },
   { table: runJobs, column: runJobs.job },
   { table: eventPatterns, column: eventPatterns.job },
   { table: eventEntries, column: eventEntries.entry },

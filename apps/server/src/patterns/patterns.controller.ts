@@ -44,8 +44,46 @@ export class PatternsController {
     return this.patterns.change(id, change);
   }
 
+  @Put("of/:job")
+  @ApiOperation({
+    summary: "The layout of a job goes back into the pattern, or the target, that it was started from",
+  })
+  keepInto(@Param("job") job: string): PatternView {
+    return this.patterns.keepInto(job);
+  }
+
+  @Post(":id/targets")
+  @ApiOperation({ summary: "Makes a pattern for one more printer" })
+  @ApiBody({ schema: { type: "object" } })
+  addTarget(@Param("id") id: string, @Body() madeFor: Record<string, unknown>): PatternView {
+    return this.patterns.addTarget(id, madeFor);
+  }
+
+  @Put(":id/targets/:target")
+  @ApiOperation({ summary: "Makes a target otherwise; what was set by hand for it stays" })
+  @ApiBody({ schema: { type: "object" } })
+  changeTarget(
+    @Param("id") id: string,
+    @Param("target") target: string,
+    @Body() madeFor: Record<string, unknown>,
+  ): PatternView {
+    return this.patterns.changeTarget(id, target, madeFor);
+  }
+
+  @Delete(":id/targets/:target/corrections")
+  @ApiOperation({ summary: "Forgets what was set by hand for a target" })
+  uncorrect(@Param("id") id: string, @Param("target") target: string): PatternView {
+    return this.patterns.uncorrect(id, target);
+  }
+
+  @Delete(":id/targets/:target")
+  @ApiOperation({ summary: "Takes a target out" })
+  removeTarget(@Param("id") id: string, @Param("target") target: string): PatternView {
+    return this.patterns.removeTarget(id, target);
+  }
+
   @Post(":id/start")
-  @ApiOperation({ summary: "Starts a job from a pattern" })
+  @ApiOperation({ summary: "Starts a job from a pattern, or from a target of one" })
   start(@Param("id") id: string): JobView {
     return this.patterns.start(id);
   }

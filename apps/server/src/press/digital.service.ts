@@ -1,5 +1,5 @@
 import { Inject, Injectable } from "@nestjs/common";
-import { digitalVersion, peopleTicket, personName, type Job } from "@wide-quilt/core";
+import { digitalVersion, peopleTicket, personName, type Job, type SheetName } from "@wide-quilt/core";
 import { fileName } from "@wide-quilt/painters";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { Problem } from "../safety/problem.ts";
@@ -15,7 +15,7 @@ const asJpeg = (job: Job): Job => ({
   target: { ...job.target, file: { ...job.target.file, format: "jpeg" } },
 });
 
-/** Portraits as the files that offices take: the pixels and the bytes that the rule says. */
+/** What a page is asked for as a file by itself: portraits as the files that offices take: the pixels and the bytes that the rule says. */
 @Injectable()
 export class DigitalService {
   constructor(
@@ -34,5 +34,11 @@ export class DigitalService {
     });
     const person = peopleTicket(job)?.people.find((one) => one.shot === shot);
     return { name: `${fileName(person ? personName(person) : job.name)}.jpg`, jpeg };
+  }
+
+  /** What lies in front of the photos of a page, for other programs. */
+  async artwork(jobId: string, page: SheetName): Promise<{ name: string; png: Uint8Array }> {
+    const job = this.jobs.job(jobId);
+    return { name: `${fileName(job.name)}, artwork.png`, png: await this.painters.artwork(job, page) };
   }
 }

@@ -1,6 +1,16 @@
 /** A process that paints: runs file by file, and single sheets to look at. */
 import { serve, type Asked } from "../processes/child.ts";
-import { digital, firstPage, paintLook, paintPart, prepare, weigh, type DigitalTask } from "./paint.ts";
+import {
+  artwork,
+  digital,
+  firstPage,
+  paintLook,
+  paintPart,
+  prepare,
+  weigh,
+  type ArtworkTask,
+  type DigitalTask,
+} from "./paint.ts";
 import { sheetsToWrite } from "./planning.ts";
 import type { LookTask, OpenRun, PaintedPart, PaintPart, PrepareTask, WeighTask } from "./task.ts";
 import type { SheetPlan } from "@wide-quilt/core";
@@ -21,6 +31,7 @@ serve({
   prepare: (task: PrepareTask) => prepare(task),
   look: (task: LookTask, asked: Asked) => paintLook(task, asked),
   page: (task: Parameters<typeof firstPage>[0]) => firstPage(task),
+  artwork: (task: ArtworkTask) => artwork(task),
   weigh: (task: WeighTask, asked: Asked) => weigh(task, asked),
   digital: (task: DigitalTask) => digital(task),
 });

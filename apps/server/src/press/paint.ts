@@ -1,13 +1,14 @@
 import { existsSync } from "node:fs";
 import { stat, writeFile } from "node:fs/promises";
 import { deserialize } from "node:v8";
-import { arrange, coarse, facingIn, type SheetPlan } from "@wide-quilt/core";
+import { arrange, coarse, facingIn, type SheetName, type SheetPlan } from "@wide-quilt/core";
 import {
   coverage,
   encodeSheet,
   jpegSizes,
   KeptPhotos,
   NotEncoded,
+  paintArtwork,
   paintFile,
   paintSheet,
   paintSpace,
@@ -113,6 +114,21 @@ export async function firstPage({
   const page = arrange(job, records)[0]!;
   const pixels = await paintSheet(page, fileOf({ root, job }), {}, { light: job.target.light });
   return encodeSheet(pixels, page.ppi, { format: "jpeg", quality: PICTURE_QUALITY });
+}
+
+/** A page of a job that is asked for by its name. */
+export interface ArtworkTask extends Planned, Pick<PaintSetup, "root"> {
+  page: SheetName;
+}
+
+/** What lies in front of a page’s photos, as a PNG with transparency. Throws a Problem where there is nothing. */
+export async function artwork({ job, records, root, page }: ArtworkTask): Promise<Uint8Array> {
+  const sheets = arrange(job, records);
+  const plan = sheets.find(({ id }) => id === page) ?? sheets[0];
+  if (!plan || plan.over.length === 0) {
+    throw new Problem(422, "no-artwork", "Not made", "Nothing lies in front of the photos of this page yet.");
+  }
+  return paintArtwork(plan, fileOf({ root, job }));
 }
 
 /** How much of each sheet of a drawing the inks cover, by a small picture of it. */

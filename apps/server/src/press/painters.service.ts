@@ -1,6 +1,6 @@
 import { availableParallelism } from "node:os";
 import { Inject, Injectable, type OnModuleDestroy } from "@nestjs/common";
-import type { Job, PhotoRecord } from "@wide-quilt/core";
+import type { Job, PhotoRecord, SheetName } from "@wide-quilt/core";
 import { Cancelled, type Progress } from "@wide-quilt/painters";
 import { DataFolder } from "../data/folder.ts";
 import { PhotosService } from "../photos/photos.service.ts";
@@ -9,7 +9,7 @@ import { Pool } from "../processes/pool.ts";
 import { Turns } from "../processes/turns.ts";
 import { ProfilesService } from "../profiles/profiles.service.ts";
 import { Problem } from "../safety/problem.ts";
-import type { DigitalTask } from "./paint.ts";
+import type { ArtworkTask, DigitalTask } from "./paint.ts";
 import type {
   LookPlan,
   LookTask,
@@ -107,6 +107,12 @@ export class PaintersService implements OnModuleDestroy {
   page(job: Job): Promise<Uint8Array> {
     const task = { job, records: this.records(job), root: this.folder.root };
     return this.looks.ask("page", task, LOOK);
+  }
+
+  /** What lies in front of the photos of a page, as a PNG with transparency. */
+  artwork(job: Job, page: SheetName): Promise<Uint8Array> {
+    const task: ArtworkTask = { job, records: this.records(job), root: this.folder.root, page };
+    return this.looks.ask("artwork", task, LOOK);
   }
 
   /** Has what an event’s set shows so far decoded, where a process is free that would paint it. */

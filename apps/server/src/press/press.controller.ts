@@ -17,7 +17,7 @@ import type { Response } from "express";
 import { Problem } from "../safety/problem.ts";
 import { attachment } from "../web/attachment.ts";
 import { sendZip } from "../web/zip.ts";
-import { AnswerDoubt, AskProof, AskRun, AskSizes } from "./press.dto.ts";
+import { AnswerDoubt, AskArtwork, AskProof, AskRun, AskSizes } from "./press.dto.ts";
 import type { JpegSizes, Proof, Run, RunList } from "../contract.ts";
 import { DigitalService } from "./digital.service.ts";
 import { ProofsService } from "./proofs.service.ts";
@@ -83,6 +83,18 @@ export class PressController {
     const { name, jpeg } = await this.digitals.make(job, shot);
     response.setHeader("Content-Disposition", attachment(name));
     response.type("image/jpeg").send(Buffer.from(jpeg));
+  }
+
+  @Get("jobs/:id/artwork")
+  @ApiOperation({ summary: "What lies in front of the photos of a page, as a PNG with transparency" })
+  async artwork(
+    @Param("id") job: string,
+    @Query() { sheet }: AskArtwork,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { name, png } = await this.digitals.artwork(job, sheet);
+    response.setHeader("Content-Disposition", attachment(name));
+    response.type("image/png").send(Buffer.from(png));
   }
 
   @Get("runs")

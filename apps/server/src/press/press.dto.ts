@@ -1,5 +1,5 @@
 import { ApiProperty } from "@nestjs/swagger";
-import { IsBoolean, IsInt, IsOptional, IsString, Length, Max, Min } from "class-validator";
+import { IsBoolean, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from "class-validator";
 import type { RunNaming } from "../contract.ts";
 
 export class AskProof {
@@ -61,4 +61,10 @@ export class AnswerDoubt {
   @ApiProperty({ description: "Whether the sheet came out of the printer" })
   @IsBoolean()
   cameOut!: boolean;
+}
+
+export class AskArtwork {
+  @ApiProperty({ description: "The page’s name", example: "1" })
+  @Matches(/^[ap]?[1-9]\d{0,5}$/, { message: "must be the name of a page, such as 1" })
+  sheet!: string;
 }

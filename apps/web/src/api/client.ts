@@ -1,5 +1,4 @@
 import {
-  readJob,
   type BackdropFill,
   type Edges,
   type EventEntry,
@@ -7,7 +6,9 @@ import {
   type Face,
   type JobEdit,
   type Kind,
+  type MadeFor,
   type Printer,
+  readJob,
   type Seen,
   type StyleChange,
   type Unit,
@@ -114,6 +115,7 @@ async function problemOf(response: Response): Promise<Error> {
 const guests = (token: string, what: string, party: string) =>
   `/guests/${encodeURIComponent(token)}${what}?party=${party}`;
 const event = (id: string) => `/events/${encodeURIComponent(id)}`;
+const pattern = (id: string) => `/patterns/${encodeURIComponent(id)}`;
 const job = (id: string) => `/jobs/${encodeURIComponent(id)}`;
 
 /** A job that came is read by the schema of this page: the server may be a newer one. Throws NotReadable. */
@@ -148,9 +150,17 @@ export const server = {
     ask<PatternView>("POST", "/patterns", { job, name, folder }),
   importPattern: (file: unknown) => ask<PatternView>("POST", "/patterns/import", file),
   changePattern: (id: string, change: { name?: string; folder?: string }) =>
-    ask<PatternView>("PUT", `/patterns/${encodeURIComponent(id)}`, change),
-  deletePattern: (id: string) => ask<void>("DELETE", `/patterns/${encodeURIComponent(id)}`),
-  startFromPattern: (id: string) => ask<JobView>("POST", `/patterns/${encodeURIComponent(id)}/start`),
+    ask<PatternView>("PUT", pattern(id), change),
+  deletePattern: (id: string) => ask<void>("DELETE", pattern(id)),
+  keepInPattern: (job: string) => ask<PatternView>("PUT", `/patterns/of/${encodeURIComponent(job)}`),
+  addTarget: (id: string, madeFor: MadeFor) => ask<PatternView>("POST", `${pattern(id)}/targets`, madeFor),
+  changeTarget: (id: string, target: string, madeFor: MadeFor) =>
+    ask<PatternView>("PUT", `${pattern(id)}/targets/${target}`, madeFor),
+  uncorrectTarget: (id: string, target: string) =>
+    ask<PatternView>("DELETE", `${pattern(id)}/targets/${target}/corrections`),
+  removeTarget: (id: string, target: string) =>
+    ask<PatternView>("DELETE", `${pattern(id)}/targets/${target}`),
+  startFromPattern: (id: string) => ask<JobView>("POST", `${pattern(id)}/start`),
   addPhoto: (file: File, signal?: AbortSignal) =>
     ask<TakenIn>("POST", `/photos?name=${encodeURIComponent(file.name)}`, file, signal),
   watched: (id: string, after: number) => ask<WatchView>("GET", `${job(id)}/watch?after=${after}`),
@@ -241,6 +251,7 @@ export const address = {
   previewFor: (photo: string, pixels: number) =>
     `${BASE}/api/photos/${photo}/preview/${PREVIEW_SIZES.find((size) => size >= pixels) ?? PREVIEW_SIZES.at(-1)}`,
   graphic: (id: string) => `${BASE}/api/graphics/${id}`,
+  artwork: (id: string, sheet: string) => `${BASE}/api${job(id)}/artwork?sheet=${encodeURIComponent(sheet)}`,
   patternFile: (id: string) => `${BASE}/api/patterns/${encodeURIComponent(id)}/file`,
   jobFile: (id: string) => `${BASE}/api${job(id)}/file`,
   personFile: (id: string, shot: number) => `${BASE}/api${job(id)}/people/${shot}/file`,

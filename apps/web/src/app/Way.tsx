@@ -35,3 +35,9 @@ export const WayToJob = ({ id, name }: { id: string; name: string }) => (
     {name}
   </Link>
 );
+
+export const WayToPatterns = () => (
+  <Link to="/patterns" className="shrink-0 hover:underline">
+    Pattern book
+  </Link>
+);

@@ -1,6 +1,7 @@
-import { fontById, pathData, type Ink, type SetText } from "@wide-quilt/core";
+import { fontById, type Ink, type SetText } from "@wide-quilt/core";
 import { memo, useId } from "react";
 import { address } from "../api/client.ts";
+import { Shape } from "./Shape.tsx";
 import { useFonts } from "./fonts.ts";
 import { turn } from "./shapes.ts";
 
@@ -29,13 +30,7 @@ function One({ ink, photo }: { ink: Ink; photo: Props["photo"] }) {
     ink.kind === "text" ? (
       <Text text={ink.text} />
     ) : ink.kind === "path" ? (
-      <path
-        d={pathData(ink.commands)}
-        fill={ink.fill ?? "none"}
-        stroke={ink.stroke?.colour}
-        strokeWidth={ink.stroke?.width}
-        transform={turn(ink.turn, ink.box) || undefined}
-      />
+      <Shape ink={ink} />
     ) : (
       <image
         href={

@@ -63,7 +63,13 @@ class Server {
     };
   }
 
-  private view = (): JobView => ({ ...this.head(), job: this.job, binnedAt: null, notice: null });
+  private view = (): JobView => ({
+    ...this.head(),
+    job: this.job,
+    binnedAt: null,
+    notice: null,
+    pattern: null,
+  });
 
   private head = () => ({
     id: "job",

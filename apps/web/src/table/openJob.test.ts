@@ -25,6 +25,7 @@ const view = (change: Partial<JobView> = {}): JobView => ({
   theirs: null,
   taken: null,
   notice: null,
+  pattern: null,
   changedAt: "2026-10-03T07:41:12.000Z",
   binnedAt: null,
   photos: {},

@@ -8,7 +8,7 @@ import {
   type PhotoRecord,
   type Seen,
 } from "@wide-quilt/core";
-import type { JobChange, JobView, StepsView } from "@wide-quilt/server/contract";
+import type { JobChange, JobView, OfPattern, StepsView } from "@wide-quilt/server/contract";
 import type { SentEdit } from "../api/client.ts";
 
 /** The job on the table. */
@@ -36,6 +36,8 @@ export interface OpenJob extends StepsView {
   isGone: boolean;
   /** Why the job could not be opened. */
   failure: string | null;
+  /** The pattern that it was started from. */
+  pattern: OfPattern | null;
 }
 
 const nothing: OpenJob = {
@@ -55,6 +57,7 @@ const nothing: OpenJob = {
   isBehind: false,
   isGone: false,
   failure: null,
+  pattern: null,
 };
 
 /**
@@ -142,7 +145,11 @@ export const openJob = createSlice({
     opened: (state, { payload }: PayloadAction<JobView>) => {
       const before = original(state)!;
       if (before.id !== payload.id || payload.version < before.version) return;
-      return withSaved(before, payload.job, payload);
+      return { ...withSaved(before, payload.job, payload), pattern: payload.pattern };
+    },
+    /** The pattern that the job is of from now on. */
+    patternCame: (state, { payload }: PayloadAction<OfPattern>) => {
+      state.pattern = payload;
     },
     notOpened: (state, { payload }: PayloadAction<string>) => {
       state.failure = payload;
@@ -201,6 +208,7 @@ export const openJob = createSlice({
 export const {
   opening,
   opened,
+  patternCame,
   notOpened,
   edited,
   held,

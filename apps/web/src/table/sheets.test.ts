@@ -45,6 +45,7 @@ beforeEach(() => {
     binnedAt: null,
     taken: null,
     notice: null,
+    pattern: null,
   };
   store.dispatch(opened({ id: "job", job, photos: { a: photo, b: photo }, ...rest }));
   change({ do: "add photos", photos: [{ id: "a", name: "a.jpg" }] });

@@ -16,9 +16,12 @@ export interface Spot {
 export type Side = "cell" | "finish";
 
 /** The parts that a sheet is finished with. */
-export type FinishPart = StylePart | "style" | "ground" | "graphics" | "texts" | "blocks";
+export type FinishPart = StylePart | "style" | "ground" | "graphics" | "shapes" | "texts" | "blocks";
 
 /** How the table is looked at; no part of the job. */
+/** Where each kind of thing on a sheet is edited. */
+const EDITOR_OF: Record<ItemPlan["kind"], FinishPart> = { words: "texts", block: "blocks", shape: "shapes" };
+
 export interface View {
   /** Key of the selected cell. */
   cell: string | null;
@@ -112,7 +115,7 @@ export const view = createSlice({
       if (!payload) return;
       [state.cell, state.also] = [null, []];
       state.side = "finish";
-      state.finishes.part = payload.kind === "words" ? "texts" : "blocks";
+      state.finishes.part = EDITOR_OF[payload.kind];
     },
     dragging: (state, { payload }: PayloadAction<Drags>) => {
       state.drags = payload;

@@ -5,6 +5,8 @@ import { LengthField } from "./LengthField.tsx";
 interface Props {
   box: Rect;
   words: Words;
+  /** The least side, where that is another than a piece’s. */
+  least?: Um;
   onChange(change: Partial<Rect>, gesture?: string): void;
 }
 
@@ -16,13 +18,13 @@ const SIDES = [
 ] as const;
 
 /** Where a box lies on its page, and how large it is. */
-export function BoxFields({ box, words, onChange }: Props) {
+export function BoxFields({ box, words, least, onChange }: Props) {
   return SIDES.map(({ side, label, range }) => (
     <LengthField
       key={side}
       label={label}
       value={box[side]}
-      range={range}
+      range={least !== undefined && range === LIMITS.piece ? { ...range, least } : range}
       words={words}
       onChange={(value: Um, gesture) => onChange({ [side]: value }, gesture)}
     />

@@ -70,6 +70,8 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, graphics: changed(job.graphics, edit.graphics) };
     case "blocks":
       return { ...job, blocks: changed(job.blocks, edit.blocks) };
+    case "shapes":
+      return { ...job, shapes: changed(job.shapes, edit.shapes) };
     case "texts":
       return { ...job, texts: changed(job.texts, edit.texts) };
     case "pick":

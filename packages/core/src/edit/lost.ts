@@ -24,7 +24,7 @@ export function lostIn(job: Job, cells: ReadonlySet<CellName>, sheets: ReadonlyS
     // The third print of a photo that is printed twice now is lost; one of a photo that is filtered away is not.
     return number === null || !isHere(name) || shown.has(number);
   };
-  const items = [job.graphics, job.texts, job.blocks].flatMap((of) => Object.entries(of));
+  const items = [job.graphics, job.shapes, job.texts, job.blocks].flatMap((of) => Object.entries(of));
   return {
     shots: Object.entries(job.shots).flatMap(([name, shot]) =>
       !isHere(name) && isByHand(shot, COMPUTED_SHOT) ? [name] : [],
@@ -43,6 +43,7 @@ export function forgetLost(job: Job, lost: Lost): Job {
     shots: without(job.shots, lost.shots),
     cells: without(job.cells, lost.cells),
     graphics: without(job.graphics, lost.items),
+    shapes: without(job.shapes, lost.items),
     texts: without(job.texts, lost.items),
     blocks: without(job.blocks, lost.items),
   };

@@ -83,6 +83,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   ground: "the sheet’s colour",
   graphics: "graphics",
   blocks: "tables of words",
+  shapes: "shapes",
   texts: "words on the sheet",
   pick: "which photos are shown",
   "mark photos": "what is said of photos",

@@ -3,6 +3,7 @@ import { aboutSchema } from "../catalogue/press/schema.ts";
 import { printerSchema } from "../catalogue/printer/schema.ts";
 import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
+import { shapeSchema } from "../finish/shapes/schema.ts";
 import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../finish/style/schema.ts";
 import { textBoxSchema } from "../finish/words/schema.ts";
 import { cellSchema, finishSchema, jobSchema, placeSchema, sheetSchema } from "../job/schema.ts";
@@ -35,7 +36,7 @@ const stands = z.strictObject({
 export const lostSchema = z.strictObject({
   shots: z.array(shotName).max(LIMITS.copies.most),
   cells: z.array(cell).max(LIMITS.copies.most),
-  items: z.array(itemName).max(LIMITS.graphics + 2 * LIMITS.texts),
+  items: z.array(itemName).max(LIMITS.graphics + 2 * LIMITS.texts + LIMITS.shapes),
 });
 
 /**
@@ -74,9 +75,10 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   /** The style that is tried on becomes the job’s own. */
   z.strictObject({ do: z.literal("keep worn") }),
   z.strictObject({ do: z.literal("ground"), ground: jobSchema.shape.ground }),
-  /** Sets graphics and boxes of words by their names; null takes one out. */
+  /** Sets graphics, shapes and boxes of words by their names; null takes one out. */
   z.strictObject({ do: z.literal("graphics"), graphics: z.record(itemName, graphicSchema.nullable()) }),
   z.strictObject({ do: z.literal("blocks"), blocks: z.record(itemName, blockSchema.nullable()) }),
+  z.strictObject({ do: z.literal("shapes"), shapes: z.record(itemName, shapeSchema.nullable()) }),
   z.strictObject({ do: z.literal("texts"), texts: z.record(itemName, textBoxSchema.nullable()) }),
   z.strictObject({ do: z.literal("pick"), change: pickSchema.partial() }),
   /** Ratings, tags and folders of photos. */

@@ -5,6 +5,7 @@ import { aboutSchema } from "../catalogue/press/schema.ts";
 import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
 import { marksSchema } from "../finish/marks/schema.ts";
+import { shapeSchema } from "../finish/shapes/schema.ts";
 import { styleChangeSchema, styleSchema, wornSchema } from "../finish/style/schema.ts";
 import { textBoxSchema } from "../finish/words/schema.ts";
 import { ticketSchema } from "../kinds/tickets.ts";
@@ -30,7 +31,7 @@ import { photoRefSchema, pickSchema } from "./stash/schema.ts";
 import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 13;
+export const JOB_VERSION = 14;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -145,6 +146,9 @@ export const jobSchema = z
     blocks: z
       .record(itemName, blockSchema)
       .describe("By name: words laid out in columns, such as an order form"),
+    shapes: z
+      .record(itemName, shapeSchema)
+      .describe("By name: drawn shapes, and windows that are cut into those in front of the photos"),
     texts: z.record(itemName, textBoxSchema).describe("By name: boxes of words on the sheet"),
     shots: shotsSchema.describe(
       "By shot: cells of one shot always show the same photo in the same way. p7 is photo 7 wherever it comes by itself",

@@ -68,6 +68,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     worn: null,
     ground: null,
     graphics: {},
+    shapes: {},
     texts: {},
     blocks: {},
     shots: {},

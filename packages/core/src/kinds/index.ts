@@ -4,7 +4,7 @@ export type { FreshFrom, JobKind } from "./kind.ts";
 export type { LaidArt, LaidBlock, LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
-export { ART_FITS, artBox, placeArt, wantedPixels, type ArtFit, type ArtPlace } from "./artwork/index.ts";
+export { artBox, placeArt, wantedPixels } from "./artwork/index.ts";
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {
@@ -27,3 +27,4 @@ export { freshJob } from "./fresh.ts";
 export { JOB_KINDS, kindNamed, kindOf, layOut } from "./registry.ts";
 export { shotsOf, STRIP_LAYOUTS, type StripLayout } from "./strips/layouts.ts";
 export { STRIP_LIMITS } from "./strips/ticket.ts";
+export type { Bring } from "./bring.ts";

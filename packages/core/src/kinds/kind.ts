@@ -1,4 +1,4 @@
-import type { Size } from "../base/geometry/index.ts";
+import type { Fit, Fitting, Rect, Size } from "../base/geometry/index.ts";
 import type { Um } from "../base/length/index.ts";
 import type { DocumentRule } from "../catalogue/rules/index.ts";
 import type { StyleChange } from "../finish/style/index.ts";
@@ -6,6 +6,7 @@ import type { Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import type { Impose } from "../solve/slots/index.ts";
 import type { PhotoId, ShotName } from "../schema/index.ts";
+import type { Bring } from "./bring.ts";
 import type { KindFinding, KindMend, Looked } from "./finding.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
 import type { PackedQuestion } from "./packed/index.ts";
@@ -98,7 +99,14 @@ export interface KindOf<K extends Kind> {
   /** How large photos are against each other; null where that is no question. */
   weights?(ticket: TicketOf<K>): Readonly<Record<PhotoId, number>> | null;
   /** Whether an artwork has to be brought in before a photo can be seen. */
-  wantsArt?(ticket: TicketOf<K>): boolean;
+  wantsArt?(job: Job, ticket: TicketOf<K>): boolean;
+  /**
+   * The ticket of pages that are brought to another page, where sizes come from the page; left out by kinds whose pieces
+   * have the size that was asked for, on any page.
+   */
+  brought?(job: Job, ticket: TicketOf<K>, bring: Bring): Partial<TicketOf<K>>;
+  /** Where a page comes to lie on another, from box to box, where something on it decides that. */
+  comesTo?(ticket: TicketOf<K>, from: Rect, to: Rect, fit: Fit, most: number): Fitting | null;
   /** Whether it is printed to measure the printer: its scale error is then left in. */
   measuresPrinter?: true;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
@@ -131,6 +139,11 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   held(job: Job, sums: LayoutSums): TicketChange;
   weights(job: Job): Readonly<Record<PhotoId, number>> | null;
   wantsArt(job: Job): boolean;
+  /** Whether pieces have the size that was asked for, on any page. */
+  keepsSizes: boolean;
+  /** Null where pieces keep their size. */
+  brought(job: Job, bring: Bring): TicketChange | null;
+  comesTo(job: Job, from: Rect, to: Rect, fit: Fit, most: number): Fitting | null;
 }
 
 /** The members that are given the ticket: those that are asked, not told. */
@@ -166,7 +179,10 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     onOnePaper: (job) => own.onOnePaper?.(ticket(job)) ?? job.ticket,
     held: (job, sums) => own.held?.(ticket(job), sums) ?? {},
     weights: (job) => own.weights?.(ticket(job)) ?? null,
-    wantsArt: (job) => own.wantsArt?.(ticket(job)) ?? false,
+    wantsArt: (job) => own.wantsArt?.(job, ticket(job)) ?? false,
+    keepsSizes: own.brought === undefined,
+    brought: (job, bring) => own.brought?.(job, ticket(job), bring) ?? null,
+    comesTo: (job, from, to, fit, most) => own.comesTo?.(ticket(job), from, to, fit, most) ?? null,
   };
 }
 

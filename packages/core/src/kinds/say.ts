@@ -92,6 +92,7 @@ function sayWorn(job: Job): string {
     border && "a border",
     mat && (mat.layers.length === 2 ? "a double mat" : "a mat"),
     caption && "words",
+    Object.values(job.shapes).some(({ is }) => is !== "window") && "shapes",
     Object.keys(job.texts).length > 0 && "words on the sheet",
     Object.keys(job.blocks).length > 0 && "a table of words",
     look && !isAsItIs(look) && "a look",

@@ -11,6 +11,7 @@ import {
 import { edgePx, nearest, um } from "../base/length/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
+import { drawShapes } from "../finish/shapes/index.ts";
 import { STYLE_PARTS } from "../finish/style/index.ts";
 import {
   finishedSheet,
@@ -192,11 +193,15 @@ function sheetPlan(
     ppi: target.ppi,
     pixels: { width: edgePx(paper.width, target.ppi), height: edgePx(paper.height, target.ppi) },
     grounds: job.ground ? [{ fill: job.ground, rect: whole, turn: 0 }] : [],
-    backing: backingInk(name, paper, graphics.backings, graphics.proportions),
+    backing: [
+      ...backingInk(name, paper, graphics.backings, graphics.proportions),
+      ...drawShapes(job.shapes, "behind", name),
+    ],
     cells,
     items,
     over: [
       ...(laid.front ?? []).map(frontInk),
+      ...drawShapes(job.shapes, "front", name),
       ...sheetInk(
         name,
         { paper, trim },

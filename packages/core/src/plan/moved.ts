@@ -1,6 +1,6 @@
 import { turnedBy, type Quarter, type Rect } from "../base/geometry/index.ts";
 import { um } from "../base/length/index.ts";
-import type { Ink, PathStep, Stroke } from "../finish/graphics/index.ts";
+import type { Ink, Paint, PathCut, PathStep, Stroke } from "../finish/graphics/index.ts";
 import type { Point } from "../solve/windows/index.ts";
 import type { CellPlan, GroundPlan } from "./types.ts";
 
@@ -48,13 +48,12 @@ export function movedInk(ink: Ink, move: Move): Ink {
   const clip = ink.clip && move.rect(ink.clip);
   if (ink.kind === "picture") return { ...ink, rect: move.box(ink.rect), turn: ink.turn + move.turn, clip };
   if (ink.kind === "path") {
-    const box = move.box(ink.box);
     return {
       ...ink,
-      box,
-      turn: ink.turn + move.turn,
+      ...movedPath(ink, move),
       clip,
-      commands: ink.commands.map((step) => movedStep(step, move, ink.box, box)),
+      fill: ink.fill && movedPaint(ink.fill, ink.box, move),
+      cut: ink.cut.map((one) => movedPath(one, move)),
     };
   }
   const { text } = ink;
@@ -72,6 +71,28 @@ export function movedInk(ink: Ink, move: Move): Ink {
       }),
     },
   };
+}
+
+/** A path that is turned about the middle of its own box. */
+function movedPath({ commands, box, turn }: PathCut, move: Move): PathCut {
+  const after = move.box(box);
+  return {
+    commands: commands.map((step) => movedStep(step, move, box, after)),
+    box: after,
+    turn: turn + move.turn,
+  };
+}
+
+function movedPaint(paint: Paint, box: Rect, move: Move): Paint {
+  if (typeof paint === "string") return paint;
+  // A picture is laid about the middle of its shape, so that it keeps to it as a box of its own.
+  if (paint.kind === "picture") return { ...paint, rect: move.box(paint.rect) };
+  const after = move.box(box);
+  const point = ([x, y]: readonly [number, number]) => {
+    const moved = move.inBox({ x, y }, box, after);
+    return [moved.x, moved.y] as const;
+  };
+  return { ...paint, start: point(paint.start), end: point(paint.end) };
 }
 
 function movedStep(step: PathStep, { inBox }: Move, before: Rect, after: Rect): PathStep {

@@ -1,6 +1,7 @@
 import { inside, NO_EDGES, rectOf, type Rect, type Size } from "../base/geometry/index.ts";
 import { drawBlock } from "../finish/blocks/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
+import { inOrder } from "../finish/shapes/index.ts";
 import { fill, setWords, type FieldSource, type Type } from "../finish/words/index.ts";
 import type { Job } from "../job/index.ts";
 import type { LaidArt, LaidBlock, LaidWords } from "../kinds/index.ts";
@@ -52,10 +53,10 @@ export const frontInk = ({ file, rect }: LaidArt): Ink => ({
   clip: null,
 });
 
-/** Blocks and boxes of words of a page, where they lie: as they were put, or as the layout has them. */
+/** Shapes, blocks and boxes of words of a page, where they lie: as they were put, or as the layout has them. */
 export function itemsOn(
   page: SheetName,
-  { texts, blocks }: Pick<Job, "texts" | "blocks">,
+  { texts, blocks, shapes }: Pick<Job, "texts" | "blocks" | "shapes">,
   laid: readonly LaidBlock[],
 ): ItemPlan[] {
   const drawn = Object.entries(blocks).flatMap(([name, block]): ItemPlan[] => {
@@ -68,7 +69,12 @@ export function itemsOn(
       ? [{ kind: "words", name, finished: rectOf(text), angle: text.turn, laid: false }]
       : [],
   );
-  return [...drawn, ...words];
+  const shaped = inOrder(shapes).flatMap(([name, shape]): ItemPlan[] =>
+    isOn(page, shape.sheet)
+      ? [{ kind: "shape", name, finished: rectOf(shape), angle: shape.turn, laid: false }]
+      : [],
+  );
+  return [...shaped, ...drawn, ...words];
 }
 
 /** Most lines of words that belong to the layout, and of a box. */

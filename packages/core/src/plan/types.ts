@@ -59,9 +59,9 @@ export interface GroundPlan {
   turn: Quarter;
 }
 
-/** A thing on a page that is no photo: a box of words, or a block that is drawn anew at any size. */
+/** A thing on a page that is no photo: a box of words, a shape, or a block that is drawn anew at any size. */
 export interface ItemPlan {
-  kind: "words" | "block";
+  kind: "words" | "block" | "shape";
   name: ItemName;
   /** Where it lies before it is turned about its middle. */
   finished: Rect;

@@ -31,6 +31,8 @@ export const LIMITS = {
   /** Graphics and boxes of words in one job. */
   graphics: 60,
   texts: 200,
+  /** Shapes that are drawn in one job. */
+  shapes: 300,
   copies: { least: 1, most: 10_000 },
   quantity: { least: 1, most: 1000 },
   /** Cells that stay where they stand when a job becomes Free. */

@@ -2,11 +2,14 @@ import {
   pathData,
   type CellPlan,
   type Ink,
+  type PathCut,
   type PathInk,
   type PictureInk,
   type SetText,
 } from "@wide-quilt/core";
+import { Resvg } from "@resvg/resvg-js";
 import { FONT_FILES } from "../fonts.ts";
+import { reachOf, shadowMark, turnedData } from "../svg/shape.ts";
 import type { PdfPictures } from "./pictures.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
 
@@ -18,15 +21,47 @@ export async function paintInk(
   pictures: PdfPictures,
 ): Promise<void> {
   for (const ink of inks) {
-    const opened = ink.kind === "picture" ? await pictures.ink(ink) : null;
+    const opened = await openedFor(ink, pictures);
     doc.save();
     if (cell) tilt(doc, cell);
     if (ink.clip) doc.rect(...rectPt(ink.clip)).clip();
     if (ink.kind === "text") paintText(doc, ink.text);
-    else if (ink.kind === "path") paintPath(doc, ink);
-    else paintPicture(doc, ink, opened);
+    else if (ink.kind === "path") paintPath(doc, ink, opened);
+    else paintPicture(doc, ink, opened.picture);
     doc.restore();
   }
+}
+
+/** What has to be opened before ink is painted: its picture, and the shadow of a shape, which PDF has no word for. */
+interface Opened {
+  picture: unknown;
+  shadow: { image: unknown; at: [x: number, y: number, { width: number; height: number }] } | null;
+}
+
+async function openedFor(ink: Ink, pictures: PdfPictures): Promise<Opened> {
+  if (ink.kind === "picture") return { picture: await pictures.ink(ink.of, ink.rect), shadow: null };
+  if (ink.kind === "text") return { picture: null, shadow: null };
+  const { fill } = ink;
+  const isPicture = typeof fill === "object" && fill?.kind === "picture";
+  return {
+    picture: isPicture ? await pictures.ink(fill.of, fill.rect) : null,
+    shadow: ink.shadow && shadowOf(ink, pictures),
+  };
+}
+
+/** Pixels per inch of shadows, which have no edges. */
+const SHADOW_PPI = 200;
+/** A shadow of a wall has fewer. */
+const SHADOW_MOST = 3000;
+
+function shadowOf(ink: PathInk, pictures: PdfPictures): Opened["shadow"] {
+  const { x, y, width, height } = reachOf(ink, null);
+  const pixels = Math.min(SHADOW_MOST, Math.ceil((width / 25_400) * SHADOW_PPI));
+  const mark = shadowMark(ink, ink.shadow!, null, { at: (um) => um, edge: (um) => um }, "s");
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${x} ${y} ${width} ${height}" width="${width}" height="${height}">${mark}</svg>`;
+  const png = new Resvg(svg, { fitTo: { mode: "width", value: pixels }, font: { loadSystemFonts: false } });
+  const image = pictures.open(png.render().asPng());
+  return { image, at: [pt(x), pt(y), { width: pt(width), height: pt(height) }] };
 }
 
 function paintText(doc: PDFKit.PDFDocument, text: SetText): void {
@@ -38,13 +73,36 @@ function paintText(doc: PDFKit.PDFDocument, text: SetText): void {
   }
 }
 
-function paintPath(doc: PDFKit.PDFDocument, { commands, fill, stroke, box, turn }: PathInk): void {
+/** A shape, its windows left out: first what it throws, then what it is filled with, then its line. */
+function paintPath(doc: PDFKit.PDFDocument, ink: PathInk, opened: Opened): void {
+  const { commands, fill, stroke, box, turn, opacity } = ink;
+  for (const cut of ink.cut) leaveOut(doc, ink, cut);
+  if (opened.shadow) doc.image(opened.shadow.image as never, ...opened.shadow.at);
   turnAbout(doc, box, turn);
-  doc.path(pathData(commands, pt));
-  if (stroke) doc.lineWidth(pt(stroke.width));
-  if (fill && stroke) doc.fillAndStroke(fill, stroke.colour);
-  else if (stroke) doc.stroke(stroke.colour);
-  else if (fill) doc.fill(fill);
+  if (opacity < 1) doc.opacity(opacity);
+  const data = pathData(commands, pt);
+  if (typeof fill === "object" && fill?.kind === "picture") {
+    doc.save();
+    doc.path(data).clip();
+    const [x, y, width, height] = rectPt(fill.rect);
+    doc.image(opened.picture as never, x, y, { width, height, ignoreOrientation: true } as never);
+    doc.restore();
+  } else if (fill !== null) doc.path(data).fill(colourOf(doc, fill) as never);
+  if (stroke) doc.path(data).lineWidth(pt(stroke.width)).stroke(stroke.colour);
+}
+
+/** A colour, or one that changes along a line (ISO 32000-2, 8.7.4.5.3). */
+function colourOf(doc: PDFKit.PDFDocument, fill: Exclude<PathInk["fill"], null>): unknown {
+  if (typeof fill === "string" || fill.kind === "picture") return fill;
+  const [[x1, y1], [x2, y2]] = [fill.start, fill.end];
+  return doc.linearGradient(pt(x1), pt(y1), pt(x2), pt(y2)).stop(0, fill.from).stop(1, fill.to);
+}
+
+/** Cuts what follows off to what is outside a window: all around it less the window, by the even-odd rule. */
+function leaveOut(doc: PDFKit.PDFDocument, ink: PathInk, cut: PathCut): void {
+  const all = reachOf(ink, null);
+  doc.rect(pt(all.x), pt(all.y), pt(all.width), pt(all.height));
+  doc.path(turnedData(cut, null, { at: pt, edge: pt })).clip("even-odd");
 }
 
 function paintPicture(

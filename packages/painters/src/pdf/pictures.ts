@@ -1,5 +1,5 @@
 import { readFile } from "node:fs/promises";
-import type { CellPlan, Picture, PictureInk } from "@wide-quilt/core";
+import type { CellPlan, Picture, PictureInk, Rect } from "@wide-quilt/core";
 import { sizedGraphic } from "../graphic/size.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { openUpright } from "../photo/open.ts";
@@ -54,7 +54,7 @@ export class PdfPictures {
   }
 
   /** A graphic, or a photo that lies behind or over others, upright and with its alpha. */
-  async ink({ of, rect }: PictureInk): Promise<unknown> {
+  async ink(of: PictureInk["of"], rect: Rect): Promise<unknown> {
     const width = Math.min(GRAPHIC_MOST, Math.ceil((rect.width / 25_400) * GRAPHIC_PPI));
     const key = `${of.kind} ${of.id} ${width}`;
     let opened = this.graphics.get(key);
@@ -83,7 +83,7 @@ export class PdfPictures {
     return ref;
   }
 
-  private open(source: Buffer): unknown {
+  open(source: Buffer): unknown {
     return (this.doc as unknown as { openImage(source: Buffer): unknown }).openImage(source);
   }
 }

@@ -16,7 +16,8 @@ import { FONT_FILES } from "../fonts.ts";
 import { sizedGraphic } from "../graphic/size.ts";
 import { openUpright } from "../photo/open.ts";
 import type { PhotoFiles } from "../photo/files.ts";
-import { clipped, pathMark, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
+import { clipped, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
+import { pathMark, type PictureMark } from "../svg/shape.ts";
 import { blendOnto, overlayOf, type SheetPixels } from "./canvas.ts";
 
 /** Ink and the cell that it is tilted with; null for ink of the sheet. */
@@ -41,7 +42,8 @@ export async function paintInk(
     words = [];
   };
   for (const { ink, cell } of laid) {
-    if (ink.kind !== "picture") words.push({ ink, cell });
+    if (ink.kind === "text") words.push({ ink, cell, picture: null });
+    else if (ink.kind === "path") words.push({ ink, cell, picture: await filling(ink, ppi, files) });
     else {
       flush();
       await paintPicture(sheet, ink, cell, ppi, files);
@@ -54,6 +56,17 @@ export async function paintInk(
 interface LaidText {
   ink: TextInk | PathInk;
   cell: Laid["cell"];
+  /** What a shape is filled with, where that is a picture. */
+  picture: PictureMark | null;
+}
+
+/** The picture that fills a shape, as many pixels of it as are printed. */
+async function filling({ fill }: PathInk, ppi: number, files: PhotoFiles): Promise<PictureMark | null> {
+  if (typeof fill !== "object" || fill?.kind !== "picture") return null;
+  const png = await pngAt(files(fill.of.id), fill.of.kind, pixelBox(fill.rect, ppi));
+  const href = `data:image/png;base64,${png.toString("base64")}`;
+  return ({ x, y, width, height }) =>
+    `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none" xlink:href="${href}"/>`;
 }
 
 /** Lengths in pixels; what cuts words off has whole ones. */
@@ -72,8 +85,8 @@ function reach({ ink, cell }: LaidText, ppi: number): Edges {
       return cell ? turnedAbout(cell.finished, cell.angle, turned) : turned;
     }),
   );
-  // Letters reach a little over their box, and lines half their width.
-  const over = toPx(ink.kind === "text" ? ink.text.size : (ink.stroke?.width ?? 0), ppi) + 1;
+  // Letters reach a little over their box, lines half their width, shadows as far as they are moved and soft.
+  const over = toPx(ink.kind === "text" ? ink.text.size : aroundShape(ink), ppi) + 1;
   const [xs, ys] = [corners.map((at) => at.x), corners.map((at) => at.y)];
   return {
     left: toPx(Math.min(...xs), ppi) - over,
@@ -82,6 +95,9 @@ function reach({ ink, cell }: LaidText, ppi: number): Edges {
     bottom: toPx(Math.max(...ys), ppi) + over,
   };
 }
+
+const aroundShape = ({ stroke, shadow }: PathInk): number =>
+  (stroke?.width ?? 0) + (shadow ? Math.max(Math.abs(shadow.right), Math.abs(shadow.down)) + shadow.blur : 0);
 
 interface Edges {
   left: number;
@@ -112,11 +128,11 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
       const seen = here.filter(({ reaches }) => meet(reaches, slice));
       if (seen.length === 0) continue;
       const marks = seen
-        .map(({ text: { ink, cell }, reaches }, i) => {
+        .map(({ text: { ink, cell, picture }, reaches }, i) => {
           const anchor = isInside(reaches, slice) ? null : nearest(reaches, slice);
           return ink.kind === "text"
             ? textMark(ink, cell, scale, `c${i}`, anchor)
-            : pathMark(ink, cell, scale, `c${i}`, anchor);
+            : pathMark(ink, cell, scale, `c${i}`, anchor, picture);
         })
         .join("");
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;

@@ -1,12 +1,4 @@
-import {
-  fontById,
-  pathData,
-  type CellPlan,
-  type PathInk,
-  type Rect,
-  type SetText,
-  type TextInk,
-} from "@wide-quilt/core";
+import { fontById, type CellPlan, type Rect, type SetText, type TextInk } from "@wide-quilt/core";
 
 /** The cell that something is tilted with; null for what belongs to the sheet. */
 export type TiltedWith = Pick<CellPlan, "finished" | "angle"> | null;
@@ -17,6 +9,9 @@ export interface Scale {
   /** An edge that things are cut off at: pixels have only whole ones. */
   edge(um: number): number;
 }
+
+/** Micrometres as they are: the view box is the paper in µm. */
+export const UM: Scale = { at: (um) => um, edge: (um) => um };
 
 const ANCHOR = { left: "start", middle: "middle", right: "end" } as const;
 
@@ -51,7 +46,7 @@ export function textMark(
 }
 
 /** A mark as far as its clip shows it. */
-function seen(
+export function seen(
   mark: string,
   clip: Rect | null,
   cell: TiltedWith,
@@ -62,20 +57,6 @@ function seen(
   if (!clip) return mark;
   const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
   return clipped(kept + mark, clip, cell, scale, id);
-}
-
-/** A drawn shape as an SVG element; `id` and `anchor` as for words. */
-export function pathMark(
-  { commands, fill, stroke, box, turn, clip }: PathInk,
-  cell: TiltedWith,
-  scale: Scale,
-  id: string,
-  anchor: { x: number; y: number } | null = null,
-): string {
-  const { at } = scale;
-  const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${at(stroke.width)}"` : "";
-  const path = `<path d="${pathData(commands, at)}" fill="${fill ?? "none"}"${line} transform="${transformOf(box, turn, cell, scale)}"/>`;
-  return seen(path, clip, cell, scale, id, anchor);
 }
 
 const styleOf = ({ font, size, colour, opacity, align }: SetText, { at }: Scale): string =>

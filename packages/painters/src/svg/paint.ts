@@ -6,8 +6,6 @@ import {
   rectPath,
   type CellPlan,
   type FontId,
-  type Ink,
-  type PictureInk,
   gradientEnds,
   type GroundPlan,
   type SheetPlan,
@@ -15,17 +13,11 @@ import {
 import { UNTITLED, type FileAbout } from "../about/about.ts";
 import { xmpPacket } from "../about/xmp.ts";
 import { FONT_FILES } from "../fonts.ts";
-import { isDrawn } from "../graphic/size.ts";
-import { placing } from "../pdf/matrix.ts";
-import { embedPhoto, renditionOf, type Embedding } from "../embed/photo.ts";
+import type { Embedding } from "../embed/photo.ts";
 import type { PhotoFiles } from "../photo/files.ts";
-import { openUpright } from "../photo/open.ts";
-import { WHOLE, type Part } from "../pixels/part.ts";
 import { goOn, type Watch } from "../progress.ts";
-import { clipped, escaped, pathMark, textMark, transformOf, type Scale, type TiltedWith } from "./marks.ts";
-
-/** Micrometres as they are: the view box is the paper in µm. */
-const UM: Scale = { at: (um) => um, edge: (um) => um };
+import { escaped, transformOf, UM } from "./marks.ts";
+import { SvgPictures } from "./pictures.ts";
 
 /** What is left out is as it usually is. */
 export interface SvgOptions extends Partial<Omit<Embedding, "ppi" | "inks">> {
@@ -133,78 +125,4 @@ async function fontFaces({ cells, over, backing }: SheetPlan): Promise<string> {
     return `@font-face{font-family:"${fontById(font).family}";src:url(data:font/woff2;base64,${subset.toString("base64")})}`;
   });
   return (await Promise.all(faces)).join("");
-}
-
-/** A picture of the file, and which part of its photo it is. */
-interface Stored {
-  type: string;
-  data: Buffer;
-  part?: Part;
-}
-
-/** The file's pictures: each stored once, as a unit square, however often it is placed. */
-class SvgPictures {
-  readonly defs: string[] = [];
-  private readonly known = new Map<string, string>();
-  private ids = 0;
-
-  constructor(
-    private readonly files: PhotoFiles,
-    private readonly embedding: Embedding,
-  ) {}
-
-  id(): string {
-    return `c${++this.ids}`;
-  }
-
-  /** A cell's photo, laid where it lies. */
-  async photo(cell: CellPlan): Promise<string> {
-    const picture = cell.picture!;
-    const rendition = renditionOf(cell, picture, this.embedding);
-    const key = JSON.stringify([cell.paints, rendition, rendition && picture.ppi]);
-    const name = await this.store(key, async () => {
-      const path = this.files(cell.paints!);
-      const { file, type, orientation, part } = await embedPhoto(path, rendition, picture, this.embedding);
-      // Not every reader of SVG minds the flag that turns a photo, so it is turned here.
-      const upright =
-        orientation === 1
-          ? file
-          : await openUpright(path).jpeg({ quality: 95, chromaSubsampling: "4:4:4" }).toBuffer();
-      return { type: `image/${type}`, data: upright, part };
-    });
-    return `<use href="#${name}" transform="matrix(${placing(1, picture.turn, picture.placed).join(" ")})"/>`;
-  }
-
-  async ink(ink: Ink, cell: TiltedWith): Promise<string> {
-    if (ink.kind === "text") return textMark(ink, cell, UM, this.id());
-    if (ink.kind === "path") return pathMark(ink, cell, UM, this.id());
-    const { rect, turn, opacity, blend, clip } = ink;
-    const name = await this.store(`${ink.of.kind} ${ink.of.id}`, () => this.graphic(ink.of));
-    const style = blend === "multiply" ? ' style="mix-blend-mode:multiply"' : "";
-    const placed = `<g transform="${transformOf(rect, turn, cell, UM)}"><use href="#${name}" opacity="${opacity}" transform="matrix(${rect.width} 0 0 ${rect.height} ${rect.x} ${rect.y})"/></g>`;
-    const marks = clip ? clipped(placed, clip, cell, UM, this.id()) : placed;
-    return style === "" ? marks : `<g${style}>${marks}</g>`;
-  }
-
-  private async graphic({ kind, id }: PictureInk["of"]): Promise<Stored> {
-    const path = this.files(id);
-    if (kind === "photo")
-      return { type: "image/jpeg", data: await openUpright(path).jpeg({ quality: 95 }).toBuffer() };
-    const file = await readFile(path);
-    return { type: isDrawn(file) ? "image/svg+xml" : "image/png", data: file };
-  }
-
-  private async store(key: string, read: () => Promise<Stored>): Promise<string> {
-    const before = this.known.get(key);
-    if (before !== undefined) return before;
-    const name = `p${this.known.size + 1}`;
-    this.known.set(key, name);
-    const { type, data, part = WHOLE } = await read();
-    const { left, top, right, bottom } = part;
-    const place = `${left === 0 ? "" : `x="${left}" `}${top === 0 ? "" : `y="${top}" `}width="${right - left}" height="${bottom - top}"`;
-    this.defs.push(
-      `<image id="${name}" ${place} preserveAspectRatio="none" href="data:${type};base64,${data.toString("base64")}"/>`,
-    );
-    return name;
-  }
 }

@@ -1,14 +1,19 @@
-import { artBox, ART_FITS, waysToLie, wantedPixels, type ArtFit } from "@wide-quilt/core";
+import { artBox, FITS, waysToLie, wantedPixels, type Fit } from "@wide-quilt/core";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/hooks.ts";
 import { noticed } from "../../app/noticeSlice.ts";
+import { NumberField } from "../../ui/NumberField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
 import { button } from "../../ui/button.ts";
 import { panelOf } from "../panel.tsx";
 import { lacking } from "./bringIn.ts";
 
-const NAMES: Record<ArtFit, string> = { fill: "Cover the page", whole: "Seen whole", stretch: "Stretched" };
+export const FIT_NAMES: Record<Fit, string> = {
+  fill: "Cover the page",
+  whole: "Seen whole",
+  stretch: "Stretched",
+};
 
 /** How the artwork takes the size of its page, in pixels on both sides. */
 export const FitPanel = panelOf("artwork", ({ job, ticket, words, set }) => {
@@ -41,8 +46,18 @@ export const FitPanel = panelOf("artwork", ({ job, ticket, words, set }) => {
         label="How the artwork takes the page"
         value={ticket.artFit}
         onChange={(artFit) => set({ artFit })}
-        choices={ART_FITS.map((value) => ({ value, text: NAMES[value] }))}
+        choices={FITS.map((value) => ({ value, text: FIT_NAMES[value] }))}
       />
+      {ticket.artFit === "stretch" && (
+        <NumberField
+          label="Stretched at most by, then it covers"
+          value={ticket.stretch}
+          least={0}
+          most={100}
+          unit="%"
+          onChange={(stretch, gesture) => set({ stretch }, gesture)}
+        />
+      )}
       {art && (
         <p className="text-[12.5px] text-ink-2">
           The page{job.target.bleed > 0 && " with its bleed"} wants {pixels(wanted)} at {job.target.ppi} ppi;

@@ -1,7 +1,8 @@
 import { arrange, kindOf, sums } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
-import { BookMarked, Download, FileInput, FolderOpen, PenLine, Trash2 } from "lucide-react";
+import { BookMarked, Download, FileInput, FolderOpen, PenLine, Printer, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
+import { Link } from "react-router";
 import { address } from "../../api/client.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJobs } from "../../app/Way.tsx";
@@ -99,13 +100,23 @@ function PatternCard({ pattern, act }: { pattern: PatternView; act: PatternActs 
         />
       ) : (
         <h3 className="truncate text-[14.5px] font-semibold" title={name}>
-          {name}
+          <Link to={`/patterns/${id}`} className="hover:underline">
+            {name}
+          </Link>
         </h3>
       )}
       <p className="text-[12.5px] text-ink-2">
         {kindOf(job).title} on <span className="measure">{job.sheet.paper.name}</span>
         {sheet && `, ${sheet.cells.length === 1 ? "1 cell" : `${sheet.cells.length} cells`}`}
         {total.sheets > 1 && `, ${total.sheets} sheets`}
+        {pattern.targets.length > 0 && (
+          <>
+            ; made for{" "}
+            <Link to={`/patterns/${id}`} className="underline underline-offset-2">
+              {pattern.targets.length === 1 ? "one more printer" : `${pattern.targets.length} more printers`}
+            </Link>
+          </>
+        )}
       </p>
       <div className="flex items-center gap-1">
         <button type="button" className={`${button.main} grow`} onClick={() => act.start(pattern)}>
@@ -121,6 +132,14 @@ function PatternCard({ pattern, act }: { pattern: PatternView; act: PatternActs 
             </SmallAct>
           </>
         )}
+        <Link
+          to={`/patterns/${id}?make`}
+          aria-label={`Make ${name} for another printer`}
+          title="Make it for …"
+          className={SMALL}
+        >
+          <Printer size={15} aria-hidden />
+        </Link>
         <a
           href={address.patternFile(id)}
           download

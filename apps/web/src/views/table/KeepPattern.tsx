@@ -1,12 +1,16 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { BookMarked } from "lucide-react";
 import { useEffect, useId, useState } from "react";
+import { useNavigate } from "react-router";
+import type { OfPattern, PatternView } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
+import { changed } from "../../api/queries.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { noticed } from "../../app/noticeSlice.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { settled } from "../../table/edits.ts";
+import { patternCame } from "../../table/openJob.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 
@@ -39,30 +43,53 @@ function Form({ id, jobName, onDone }: { id: string; jobName: string; onDone(): 
   const folders = useFolders();
   const nameId = useId();
   const folderId = useId();
-  const keep = async () => {
+  const pattern = useAppSelector((state) => state.openJob.pattern);
+  const navigate = useNavigate();
+  const keep = async (work: () => Promise<PatternView>, said: string) => {
     try {
       // What is on its way to the server belongs to the pattern too.
       await dispatch(settled());
-      await server.keepPattern(id, name, folder);
-      dispatch(
-        noticed(
-          `“${name.trim()}” is in the pattern book. Photos are left out, everything else is kept.`,
-          "right",
-        ),
-      );
+      const kept = await work();
+      const target = pattern?.id === kept.id ? pattern.target : null;
+      dispatch(patternCame({ id: kept.id, name: kept.name, targets: kept.targets.length, target }));
+      dispatch(changed("patterns"));
+      dispatch(noticed(said, "right"));
       onDone();
+      return kept;
     } catch (error) {
       dispatch(noticed(sentenceOf(error), "wrong"));
+      return null;
     }
   };
+  const keepNew = () =>
+    keep(
+      () => server.keepPattern(id, name, folder),
+      `“${name.trim()}” is in the pattern book. Photos are left out, everything else is kept.`,
+    );
   return (
     <form
       className="flex flex-col gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void keep();
+        void keepNew();
       }}
     >
+      {pattern && (
+        <div className="flex flex-col items-start gap-1.5 border-b border-line pb-3">
+          <p className="text-ink-2">
+            This job was started from “{pattern.name}”
+            {pattern.target && `, made for “${pattern.target.name}”`}.
+          </p>
+          <button
+            type="button"
+            className={button.main}
+            onClick={() => void keep(() => server.keepInPattern(id), saidOf(pattern))}
+          >
+            {pattern.target ? "Keep as set by hand for it" : "Change the pattern"}
+          </button>
+          <p className="text-[12px] text-ink-3">{whatFollows(pattern)}</p>
+        </div>
+      )}
       {sheet && (
         <span className="flex h-32 items-center justify-center rounded-lg bg-table p-3">
           <SheetPicture
@@ -100,11 +127,38 @@ function Form({ id, jobName, onDone }: { id: string; jobName: string; onDone(): 
           ))}
         </datalist>
       </label>
-      <button type="submit" className={button.main} disabled={name.trim() === ""}>
-        Keep
-      </button>
+      <div className="flex flex-wrap gap-2">
+        <button type="submit" className={pattern ? button.plain : button.main} disabled={name.trim() === ""}>
+          {pattern ? "Keep as a new pattern" : "Keep"}
+        </button>
+        <button
+          type="button"
+          className={button.plain}
+          disabled={name.trim() === ""}
+          title="Keeps it, and goes on to make it for another printer, paper and page"
+          onClick={() => void keepNew().then((kept) => kept && navigate(`/patterns/${kept.id}?make`))}
+        >
+          Keep, and make it for …
+        </button>
+      </div>
     </form>
   );
+}
+
+/** What changes elsewhere by it. */
+function whatFollows({ targets, target }: OfPattern): string {
+  if (target) {
+    return "What differs from the computed layout is kept for this printer, and stays when the pattern itself changes.";
+  }
+  if (targets === 0) return "Jobs that were started from it before stay as they are.";
+  return `It is made anew for ${targets === 1 ? "the other printer" : `its ${targets} other printers`} too; what was set by hand for ${targets === 1 ? "that" : "them"} stays.`;
+}
+
+function saidOf({ name, target, targets }: OfPattern): string {
+  if (target) return `What was set by hand for “${target.name}” is kept with “${name}”.`;
+  return targets === 0
+    ? `“${name}” is changed.`
+    : `“${name}” is changed, and made anew for ${targets === 1 ? "its other printer" : `its ${targets} other printers`}.`;
 }
 
 const FIELD = "rounded-md border border-edge bg-white px-2 py-1.5";

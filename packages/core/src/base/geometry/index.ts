@@ -24,3 +24,13 @@ export {
 export { placedRect, placedWhole, turnedBy, type Placement, type Quarter } from "./placement.ts";
 export { LIES, waysToLie, type Lie } from "./lie.ts";
 export { around, lieOver, type Tilted } from "./tilt.ts";
+export {
+  FITS,
+  fitInto,
+  fittedBack,
+  fittedBy,
+  fittedRect,
+  fittedTilted,
+  type Fit,
+  type Fitting,
+} from "./fitting.ts";

@@ -31,12 +31,12 @@ describe("a pattern", () => {
   });
 
   it("is read as it was written", () => {
-    const pattern = { name: "Strip", folder: "Open day", job: withoutPhotos(strip()) };
+    const pattern = { name: "Strip", folder: "Open day", job: withoutPhotos(strip()), targets: [] };
     expect(readPattern(JSON.parse(JSON.stringify(writePattern(pattern))))).toEqual({ ok: true, pattern });
   });
 
   it("of a newer version, or none at all, is refused with a sentence", () => {
-    const file = writePattern({ name: "Strip", folder: "", job: withoutPhotos(strip()) });
+    const file = writePattern({ name: "Strip", folder: "", job: withoutPhotos(strip()), targets: [] });
     const why = (value: unknown) => {
       const reading = readPattern(value);
       return reading.ok ? "" : reading.faults[0]!.why;
@@ -164,7 +164,9 @@ describe("the pattern of a job of any kind takes the next client’s photos in t
     const made: JobEdit[] = [{ do: "add photos", photos: photosOf("a", 4) }, backing, ...edits];
     const first = made.reduce(applyEdit, freshJob(kind as Kind, "Pattern"));
     const kept = withoutPhotos(first);
-    expect(readPattern(writePattern({ name: "P", folder: "", job: kept }))).toMatchObject({ ok: true });
+    expect(readPattern(writePattern({ name: "P", folder: "", job: kept, targets: [] }))).toMatchObject({
+      ok: true,
+    });
     const second = applyEdit(kept, { do: "add photos", photos: photosOf("b", 4) });
     // In Free the photos that were used are taken in their order: a1, a2 and a4 are the first, second and third of them.
     const usedIn: Partial<Record<Kind, string[]>> = { free: ["a1", "a2", "a4"], mixed: ["a1", "a3"] };

@@ -48,6 +48,7 @@ export const SHIPPED_PATTERNS: readonly ShippedPattern[] = STRIP_LAYOUTS.map((la
     id: `ships-${layout.name.toLowerCase().replace(/[^a-z]+/g, "-")}`,
     name: layout.name,
     folder: "Strips and cards",
+    targets: [],
     job: [...stripEdits(layout, words), QUICK].reduce(applyEdit, fresh),
   };
 });

@@ -55,6 +55,7 @@ export function withoutPhotos(job: Job): Job {
     backdrops: {},
     aside: {},
     graphics,
+    shapes: onSheet(job.shapes),
     texts: onSheet(job.texts),
     blocks: onSheet(job.blocks),
     shots: Object.fromEntries(shots),

@@ -86,11 +86,15 @@ const inside = ({ x, y, width, height }: Rect): Rect => {
   return { x: um(x + room), y, width: um(width - 2 * room), height };
 };
 
+/** What blocks are drawn without. */
+const PLAIN = { shadow: null, opacity: 1, cut: [] } as const;
+
 const rectangle = ({ x, y, width, height }: Rect, colour: string): PathInk => ({
   kind: "path",
   commands: [["M", x, y], ["L", x + width, y], ["L", x + width, y + height], ["L", x, y + height], ["Z"]],
   fill: colour,
   stroke: null,
+  ...PLAIN,
   box: { x, y, width, height },
   turn: 0,
   clip: null,
@@ -116,6 +120,7 @@ const mesh = (
   ],
   fill: null,
   stroke: { width, colour },
+  ...PLAIN,
   box,
   turn: 0,
   clip: null,

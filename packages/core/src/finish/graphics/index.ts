@@ -2,9 +2,12 @@ export {
   pathData,
   type Ink,
   type Line,
+  type Paint,
+  type PathCut,
   type PathInk,
   type PathStep,
   type PictureInk,
+  type Shadow,
   type Stroke,
   type TextInk,
 } from "./ink.ts";

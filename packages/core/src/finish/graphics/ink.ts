@@ -32,12 +32,45 @@ export type PathStep =
   | readonly ["C", x1: number, y1: number, x2: number, y2: number, x: number, y: number]
   | readonly ["Z"];
 
+/** What a shape is filled with: a colour, one that changes along a line, or a picture laid over its box. */
+export type Paint =
+  | string
+  | {
+      kind: "gradient";
+      from: string;
+      to: string;
+      start: readonly [x: number, y: number];
+      end: readonly [x: number, y: number];
+    }
+  | { kind: "picture"; of: PictureInk["of"]; rect: Rect };
+
+/** What is left out of a shape: a path that is turned about the middle of its own box. */
+export interface PathCut {
+  commands: readonly PathStep[];
+  box: Rect;
+  turn: number;
+}
+
+/** What a shape throws on what lies under it. */
+export interface Shadow {
+  right: Um;
+  down: Um;
+  /** How soft its edge is: it fades out over so much to both sides. */
+  blur: Um;
+  colour: string;
+  opacity: number;
+}
+
 /** A drawn shape: filled, stroked or both. */
 export interface PathInk {
   kind: "path";
   commands: readonly PathStep[];
-  fill: string | null;
+  fill: Paint | null;
   stroke: Line | null;
+  shadow: Shadow | null;
+  opacity: number;
+  /** Windows through which what lies under it is seen, its shadow left out too. */
+  cut: readonly PathCut[];
   /** What it lies in before it is turned about the middle of that by `turn` degrees clockwise. */
   box: Rect;
   turn: number;

@@ -1,8 +1,9 @@
-import { around, bottom, right, waysToLie } from "../../base/geometry/index.ts";
+import { around, bottom, grown, right, waysToLie } from "../../base/geometry/index.ts";
 import { nearest, toPx, um, writeMeasure, writeNumber } from "../../base/length/index.ts";
 import { finishedSheet, type Job } from "../../job/index.ts";
 import type { KindFinding, Looked } from "../finding.ts";
 import type { TicketOf } from "../tickets.ts";
+import { hasWindows, liesAround } from "./made.ts";
 import { artBox, placeArt, wantedPixels } from "./place.ts";
 
 type ArtworkTicket = TicketOf<"artwork">;
@@ -15,13 +16,15 @@ const SAME = 0.002;
 /** What would spoil a page with an artwork: none is there, it does not fit the page’s pixels, a window is cut off. */
 export function checkArtwork(job: Job, ticket: ArtworkTicket, looked: Looked): KindFinding[] {
   const { art, windows } = ticket;
+  if (hasWindows(job))
+    return [...(art ? itsPixels(job, ticket) : []), ...bareCorners(job, looked), ...offThePage(job, looked)];
   if (!art) {
     return [
       {
         rule: "no-artwork",
         level: "wrong",
         sentence:
-          "There is no artwork yet, so there is nowhere to see a photo. Bring one in with transparent windows.",
+          "There is no artwork yet, so there is nowhere to see a photo. Bring one in with transparent windows, or make one here.",
       },
     ];
   }
@@ -38,12 +41,14 @@ export function checkArtwork(job: Job, ticket: ArtworkTicket, looked: Looked): K
 }
 
 /** The page wants so many pixels, the file has others: said in pixels and in what is lost, with other ways to fit it. */
-function itsPixels(job: Job, { art, artFit }: ArtworkTicket): KindFinding[] {
+function itsPixels(job: Job, ticket: ArtworkTicket): KindFinding[] {
+  const { art, artFit } = ticket;
   const lying = waysToLie(job.sheet, job.sheet.paper)[0]!;
   const box = artBox(job, lying);
   const wanted = wantedPixels(box, job.target.ppi);
-  if (!art || (wanted.width === art.width && wanted.height === art.height)) return [];
-  const { across, down } = placeArt(art, box, artFit);
+  const place = placeArt(ticket, box);
+  if (!art || !place || (wanted.width === art.width && wanted.height === art.height)) return [];
+  const { across, down } = place;
   const [width, height] = [art.width * across, art.height * down];
   const pixels = (w: number, h: number) =>
     `${writeNumber(w, undefined, 0, 0)} × ${writeNumber(h, undefined, 0, 0)} px`;
@@ -56,7 +61,7 @@ function itsPixels(job: Job, { art, artFit }: ArtworkTicket): KindFinding[] {
   const stretched = Math.max(across / down, down / across) - 1;
   const write = { unit: job.unit, ppi: job.target.ppi };
   const each = (by: number) => writeMeasure(nearest(Math.abs(by) / 2), write);
-  if (isOff && artFit === "fill") {
+  if (isOff && artFit !== "whole") {
     const where =
       offX > offY ? `${each(offX)} at the left and at the right` : `${each(offY)} above and below`;
     found.push({
@@ -65,7 +70,7 @@ function itsPixels(job: Job, { art, artFit }: ArtworkTicket): KindFinding[] {
       sentence: `${begin}: it covers the page and loses ${where}. Have it made for this page, or show it whole.`,
       mend: { label: "Show it whole", ticket: { artFit: "whole" } },
     });
-  } else if (isOff && artFit === "whole") {
+  } else if (isOff) {
     const where =
       offX < offY ? `${each(offX)} at the left and at the right` : `${each(offY)} above and below`;
     found.push({
@@ -74,7 +79,8 @@ function itsPixels(job: Job, { art, artFit }: ArtworkTicket): KindFinding[] {
       sentence: `${begin}: seen whole it leaves ${where} of the page bare.`,
       mend: { label: "Let it cover the page", ticket: { artFit: "fill" } },
     });
-  } else if (artFit === "stretch" && stretched > 0.02) {
+  }
+  if (artFit === "stretch" && stretched > 0.02) {
     found.push({
       rule: "artwork-stretched",
       level: "look",
@@ -90,6 +96,26 @@ function itsPixels(job: Job, { art, artFit }: ArtworkTicket): KindFinding[] {
     });
   }
   return found;
+}
+
+/**
+ * Windows cut here that no shape lies around: a photo is seen through the whole rectangle of its cell and what it runs on by.
+ */
+function bareCorners({ shapes }: Job, { layout }: Looked): KindFinding[] {
+  const cells = layout.sheets[0]?.cells ?? [];
+  const front = Object.values(shapes).filter(({ is }) => is === "front");
+  const bare = cells.filter(
+    ({ finished, runsOn = 0, angle = 0 }) =>
+      !front.some((shape) => liesAround(shape, grown(finished, runsOn), angle)),
+  );
+  if (bare.length === 0) return [];
+  return [
+    {
+      rule: "bare-window",
+      level: "look",
+      sentence: `No one shape lies all around ${bare.length === 1 ? "one window" : `${bare.length} windows`}, so the photo is seen past ${bare.length === 1 ? "its" : "their"} edge. Put a plate over the page, in front of the photos, and the windows are cut into it.`,
+    },
+  ];
 }
 
 /** Windows that the edge of the finished page cuts off. */

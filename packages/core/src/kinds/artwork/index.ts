@@ -1,8 +1,12 @@
+import { fitInto, fittedBack, fittedBy } from "../../base/geometry/index.ts";
 import { mm } from "../../base/length/index.ts";
+import { LIMITS } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { checkArtwork } from "./check.ts";
 import { layOutArtwork } from "./layout.ts";
+import { placeArt } from "./place.ts";
 import { sayArtwork } from "./say.ts";
+import { hasWindows } from "./made.ts";
 
 export const artwork = kind({
   name: "artwork",
@@ -11,14 +15,32 @@ export const artwork = kind({
   takes: "They come to the windows in their order, and to the next page after that.",
   paper: { id: "photo-10x15", letter: "photo-10x15" },
   marks: "none",
-  fresh: ({ gap }) => ({ kind: "artwork", art: null, windows: [], artFit: "fill", under: mm(1), gap }),
+  fresh: ({ gap }) => ({
+    kind: "artwork",
+    art: null,
+    windows: [],
+    artFit: "fill",
+    stretch: 100,
+    under: mm(1),
+    gap,
+  }),
   layOut: layOutArtwork,
   say: sayArtwork,
   followsStash: () => false,
   isOnePiece: true,
   check: checkArtwork,
-  wantsArt: ({ art }) => art === null,
+  wantsArt: (job, { art }) => art === null && !hasWindows(job),
+  brought: (_job, { gap, under }, { fit, most, length }) => ({
+    artFit: fit,
+    stretch: Math.min(100, most),
+    gap: length(gap, LIMITS.gap),
+    under: length(under, LIMITS.slack),
+  }),
+  // Everything goes with the artwork, which loses no more on the other page than it must.
+  comesTo: (ticket, from, to, fit, most) => {
+    const here = placeArt(ticket, from);
+    return here && ticket.art && fittedBy(fittedBack(here), fitInto(ticket.art, to, fit, most));
+  },
 });
 
-export { ART_FITS, type ArtFit } from "./ticket.ts";
-export { artBox, placeArt, wantedPixels, type ArtPlace } from "./place.ts";
+export { artBox, placeArt, wantedPixels } from "./place.ts";

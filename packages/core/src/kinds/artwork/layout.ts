@@ -1,4 +1,4 @@
-import { grown, waysToLie, type Rect } from "../../base/geometry/index.ts";
+import { area, fittedRect, grown, waysToLie, type Fitting, type Rect } from "../../base/geometry/index.ts";
 import { nearest, um } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { numberedSheet } from "../../schema/index.ts";
@@ -8,7 +8,8 @@ import type { Layout } from "../layout.ts";
 import { photosInPlaces, type Standing } from "../places.ts";
 import type { TicketOf } from "../tickets.ts";
 import { cutTo, keptApart, type HalfPlane } from "./apart.ts";
-import { artBox, onPage, placeArt, windowOnPage, type ArtPlace } from "./place.ts";
+import { madeWindows } from "./made.ts";
+import { artBox, placeArt, windowOnPage } from "./place.ts";
 
 /**
  * Pages with an artwork in front, as many as the photos fill: a cell behind every window, its photo running on under the
@@ -17,15 +18,18 @@ import { artBox, onPage, placeArt, windowOnPage, type ArtPlace } from "./place.t
  *     artwork ─▶ placed on the page and its bleed ─▶ windows by their edges ─▶ cells, photos in their order
  */
 export function layOutArtwork(job: Job, ticket: TicketOf<"artwork">): Layout {
-  const { art, windows, under } = ticket;
+  const { art, under } = ticket;
   const lying = waysToLie(job.sheet, job.sheet.paper)[0]!;
-  const place = art && placeArt(art, artBox(job, lying), ticket.artFit);
-  const apart = keptApart(windows);
-  const places = place ? windows.map((one, i) => behind(one, place, under, apart[i]!)) : [];
+  const place = placeArt(ticket, artBox(job, lying));
+  const all = (windows: readonly ArtWindow[], at: Fitting) => {
+    const apart = keptApart(windows);
+    return windows.map((one, i) => behind(one, at, under, apart[i]!));
+  };
+  const places = inDepth([...(place ? all(ticket.windows, place) : []), ...all(madeWindows(job), AS_IT_IS)]);
   const coming = photoFlow(job).all.filter(({ ref }) => !isOut(job, ref));
   // Without windows all photos would wait for ever.
-  const laid = places.length > 0 ? photosInPlaces(job, "all", coming, inDepth(places, windows)) : [[]];
-  const front = place && art ? [{ file: art.file, rect: onPage({ x: 0, y: 0, ...art }, place) }] : [];
+  const laid = places.length > 0 ? photosInPlaces(job, "all", coming, places) : [[]];
+  const front = place && art ? [{ file: art.file, rect: fittedRect({ x: 0, y: 0, ...art }, place) }] : [];
   return {
     sheets: laid.map((cells, i) => ({
       name: numberedSheet(i + 1),
@@ -37,15 +41,15 @@ export function layOutArtwork(job: Job, ticket: TicketOf<"artwork">): Layout {
     sums: {
       columns: 0,
       rows: 0,
-      perSheet: windows.length,
-      pieces: windows.length * laid.length,
-      mostPerSheet: windows.length,
+      perSheet: places.length,
+      pieces: places.length * laid.length,
+      mostPerSheet: places.length,
     },
   };
 }
 
 /** The cell behind a window. */
-function behind(window: ArtWindow, place: ArtPlace, under: number, planes: readonly HalfPlane[]): Standing {
+function behind(window: ArtWindow, place: Fitting, under: number, planes: readonly HalfPlane[]): Standing {
   const { finished, angle } = windowOnPage(window, place);
   const soft = Math.ceil(window.soft * Math.max(place.across, place.down));
   const runsOn = um(under + soft);
@@ -62,7 +66,7 @@ function seenIn(
   finished: Rect,
   angle: number,
   planes: readonly HalfPlane[],
-  { left, top, across, down }: ArtPlace,
+  { left, top, across, down }: Fitting,
 ): readonly Point[] | null {
   const radians = (angle * Math.PI) / 180;
   const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
@@ -86,11 +90,15 @@ function seenIn(
   });
 }
 
+/** Windows that were cut here lie where they are. */
+const AS_IT_IS: Fitting = { left: 0, top: 0, across: 1, down: 1 };
+
+/** Windows of one size come out a few µm apart by rounding. */
+const SURELY = 1.001;
+
 /** Smaller windows over larger ones, where one lies inside another. */
-function inDepth(places: readonly Standing[], windows: readonly ArtWindow[]): Standing[] {
-  const area = ({ width, height }: ArtWindow) => width * height;
-  return places.map((place, i) => ({
+const inDepth = (places: readonly Standing[]): Standing[] =>
+  places.map((place) => ({
     ...place,
-    order: windows.filter((other) => area(other) > area(windows[i]!)).length,
+    order: places.filter(({ finished }) => area(finished) > SURELY * area(place.finished)).length,
   }));
-}

@@ -3,6 +3,7 @@ import { writeLength } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { inWords, sayFinish, sayPaper, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
+import { madeWindows } from "./made.ts";
 import type { TicketPart, TicketWords } from "../words.ts";
 
 type ArtworkTicket = TicketOf<"artwork">;
@@ -17,21 +18,32 @@ const FITS: Record<ArtworkTicket["artFit"], string> = {
 export function sayArtwork(job: Job, ticket: ArtworkTicket, words: TicketWords): TicketPart[] {
   const write = writing(job, words);
   const { width, height } = waysToLie(job.sheet, job.sheet.paper)[0]!;
-  const count = ticket.windows.length;
+  const made = madeWindows(job).length;
+  const count = ticket.windows.length + made;
+  const windows = count === 1 ? "window" : `${inWords(count)} windows`;
+  const under: TicketPart[] = [
+    { text: ", running on " },
+    { control: "under", text: writeLength(ticket.under, write), measure: true },
+    { text: " under it, on " },
+  ];
   const art: TicketPart[] = ticket.art
     ? [
         { text: "Photos behind " },
         {
           control: "art",
-          text: `the ${count === 1 ? "window" : `${inWords(count)} windows`} of “${ticket.art.name}”`,
+          text: `the ${windows} of “${ticket.art.name}”${made > 0 ? " and of shapes" : ""}`,
         },
         { text: ", " },
         { control: "artFit", text: FITS[ticket.artFit] },
-        { text: ", running on " },
-        { control: "under", text: writeLength(ticket.under, write), measure: true },
-        { text: " under it, on " },
+        ...under,
       ]
-    : [{ text: "Photos behind " }, { control: "art", text: "an artwork with windows" }, { text: ", on " }];
+    : made > 0
+      ? [
+          { text: "Photos behind " },
+          { control: "art", text: `the ${windows} of artwork made here` },
+          ...under,
+        ]
+      : [{ text: "Photos behind " }, { control: "art", text: "an artwork with windows" }, { text: ", on " }];
   return [
     ...art,
     ...sayPaper(job),

@@ -1,12 +1,10 @@
 import { z } from "zod";
+import { FITS } from "../../base/geometry/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { count, gap, length, name, photoId } from "../../schema/parts.ts";
 import { WINDOW_LIMITS, windowSchema } from "../../solve/windows/schema.ts";
 
 const side = count({ least: 1, most: WINDOW_LIMITS.side }, "Pixels of the artwork");
-
-/** How an artwork takes the size of its page. */
-export const ART_FITS = ["fill", "whole", "stretch"] as const;
 
 /** The ticket of "artwork": photos seen through the windows of an artwork that covers the page. */
 export const artworkTicket = z.strictObject({
@@ -25,10 +23,13 @@ export const artworkTicket = z.strictObject({
     .max(WINDOW_LIMITS.windows)
     .describe("Its windows, in the order in which photos come to them"),
   artFit: z
-    .enum(ART_FITS)
+    .enum(FITS)
     .describe("How it takes the size of the page and its bleed: covering it, seen whole, or stretched to it"),
+  stretch: z
+    .number()
+    .min(0, "must be at least 0 %")
+    .max(100, "must be at most 100 %")
+    .describe("How far stretching may change its proportion, in percent; beyond that it covers"),
   under: length(LIMITS.slack, "How far photos run on under the artwork"),
   gap,
 });
-
-export type ArtFit = (typeof ART_FITS)[number];

@@ -1,3 +1,4 @@
+import { LIMITS } from "../../schema/index.ts";
 import { inch, mm } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
 import { collageCrop } from "./check.ts";
@@ -47,4 +48,8 @@ export const collage = kind({
   withOthers: (ticket) => (ticket.arrangement === null ? ticket : { ...ticket, arrangement: null }),
   withoutPhotos: (ticket) => ({ ...ticket, weights: {}, arrangement: null }),
   followsStash: ({ way }) => way === "whole" || way === "lines",
+  brought: (_job, { gap, border }, { length }) => ({
+    gap: length(gap, LIMITS.gap),
+    border: length(border, LIMITS.margin),
+  }),
 });

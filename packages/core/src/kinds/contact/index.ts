@@ -1,3 +1,4 @@
+import { LIMITS } from "../../schema/index.ts";
 import { inch, mm } from "../../base/length/index.ts";
 import { KEPT_WITH_PROGRAM } from "../../finish/style/index.ts";
 import { kind } from "../kind.ts";
@@ -41,4 +42,5 @@ export const contact = kind({
         ]
       : null,
   liesBest: "As it holds the most",
+  brought: (_job, { gap }, { length }) => ({ gap: length(gap, LIMITS.gap) }),
 });

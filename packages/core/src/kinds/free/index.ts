@@ -1,3 +1,4 @@
+import { LIMITS } from "../../schema/index.ts";
 import { waysToLie } from "../../base/geometry/index.ts";
 import { numberedSheet } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
@@ -35,4 +36,5 @@ export const free = kind({
   followsStash: () => false,
   standsByHand: true,
   gapsByHand: true,
+  brought: (_job, { gap }, { length }) => ({ gap: length(gap, LIMITS.gap) }),
 });

@@ -1,3 +1,4 @@
+import { LIMITS } from "../../schema/index.ts";
 import { inch, mm } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
 import { layOutSingles } from "./layout.ts";
@@ -23,4 +24,8 @@ export const single = kind({
   showsPick: () => true,
   liesBest: "As the photo does",
   gapsByHand: true,
+  brought: (_job, { gap, border }, { length }) => ({
+    gap: length(gap, LIMITS.gap),
+    border: length(border, LIMITS.margin),
+  }),
 });

@@ -1,7 +1,7 @@
 import { inch, mm } from "../../base/length/index.ts";
 import { kind } from "../kind.ts";
 import { knife, noRoom } from "./check.ts";
-import { layOutStrips } from "./layout.ts";
+import { broughtStrips, layOutStrips } from "./layout.ts";
 import { STRIP_LAYOUTS } from "./layouts.ts";
 import { sayStrips } from "./say.ts";
 
@@ -34,4 +34,5 @@ export const strips = kind({
   isOnePiece: true,
   check: knife,
   noSheet: noRoom,
+  brought: broughtStrips,
 });

@@ -1,8 +1,18 @@
-import { grown, waysToLie, type Edges, type Rect, NO_EDGES, inset } from "../../base/geometry/index.ts";
+import {
+  fittedRect,
+  fittedTilted,
+  grown,
+  waysToLie,
+  type Edges,
+  type Rect,
+  NO_EDGES,
+  inset,
+} from "../../base/geometry/index.ts";
 import { nearest, um } from "../../base/length/index.ts";
 import { layoutArea, type Job } from "../../job/index.ts";
 import { LIMITS, numberedSheet } from "../../schema/index.ts";
 import { cellsOfStrips, equal } from "../../solve/collage/index.ts";
+import type { Bring } from "../bring.ts";
 import { isOut, photoFlow } from "../flow.ts";
 import type { Layout } from "../layout.ts";
 import { photosInPlaces, type Standing } from "../places.ts";
@@ -27,9 +37,7 @@ const MOST_LINES = 6;
  */
 export function layOutStrips(job: Job, ticket: StripsTicket): Layout {
   const lying = waysToLie(job.sheet, job.sheet.paper)[0]!;
-  const inside = grown(layoutArea(job.sheet, lying), -ticket.border);
-  const { shots, words } = parted(inside, ticket);
-  const places = placesIn(shots, ticket);
+  const { places, words } = placesOnPage(job, ticket);
   const per = ticket.lines.reduce((sum, { cells }) => sum + cells, 0);
   if (!places)
     return { sheets: [], sums: { columns: 0, rows: 0, perSheet: 0, pieces: per, mostPerSheet: 0 } };
@@ -45,6 +53,43 @@ export function layOutStrips(job: Job, ticket: StripsTicket): Layout {
       ...(words && text.trim() !== "" && { words: [{ text, type, box: words, lines: MOST_LINES }] }),
     })),
     sums: { columns: 0, rows: 0, perSheet: per, pieces: per * laid.length, mostPerSheet: per },
+  };
+}
+
+/** Where the shots and the words of a page stand; no places where the page has no room for them. */
+function placesOnPage(job: Job, ticket: StripsTicket): { places: Standing[] | null; words: Rect | null } {
+  const { stand } = ticket;
+  if (stand) {
+    const places = stand.shots.map(({ angle, order, ...finished }): Standing => ({
+      finished,
+      ...(angle !== 0 && { angle }),
+      ...(order !== 0 && { order }),
+    }));
+    return { places, words: stand.words };
+  }
+  const lying = waysToLie(job.sheet, job.sheet.paper)[0]!;
+  const { shots, words } = parted(grown(layoutArea(job.sheet, lying), -ticket.border), ticket);
+  return { places: placesIn(shots, ticket), words };
+}
+
+/** The ticket on another page: shots and words stand where they come to from this one, by their edges. */
+export function broughtStrips(job: Job, ticket: StripsTicket, bring: Bring): Partial<StripsTicket> {
+  const { places, words } = placesOnPage(job, ticket);
+  if (!places) return {};
+  const { size, least } = ticket.words.type;
+  const [letters, smallest] = [bring.length(size, LIMITS.letter), bring.length(least, LIMITS.letter)];
+  return {
+    gap: bring.length(ticket.gap, LIMITS.gap),
+    border: bring.length(ticket.border, LIMITS.margin),
+    room: bring.length(ticket.room, LIMITS.margin),
+    words: { ...ticket.words, type: { ...ticket.words.type, size: letters, least: smallest } },
+    stand: {
+      shots: places.map(({ finished, angle = 0, order = 0 }) => {
+        const { rect, angle: tilt } = fittedTilted(finished, angle, bring.fitting);
+        return { ...rect, angle: tilt, order };
+      }),
+      words: words && fittedRect(words, bring.fitting),
+    },
   };
 }
 

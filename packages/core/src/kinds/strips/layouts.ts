@@ -6,7 +6,10 @@ export interface StripLayout {
   name: string;
   /** The paper that the page is, as it lies. */
   page: { paper: "strip" | "photo-10x15"; lie: "portrait" | "landscape" };
-  ticket: Pick<TicketOf<"strips">, "along" | "lines" | "gap" | "border" | "room" | "roomAt" | "tilts">;
+  ticket: Pick<
+    TicketOf<"strips">,
+    "along" | "lines" | "gap" | "border" | "room" | "roomAt" | "tilts" | "stand"
+  >;
   /** What is behind it; null for bare paper. */
   ground: { top: string; bottom: string; words: string } | null;
 }
@@ -21,7 +24,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
     ticket: {
       along: "rows",
       lines: rows(1, 1, 1),
-      ...{ gap: mm(3), border: mm(5), room: mm(26), roomAt: "foot", tilts: [] },
+      ...{ gap: mm(3), border: mm(5), room: mm(26), roomAt: "foot", tilts: [], stand: null },
     },
     ground: null,
   },
@@ -31,7 +34,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
     ticket: {
       along: "rows",
       lines: rows(1, 1, 1, 1),
-      ...{ gap: mm(2.5), border: mm(4), room: mm(18), roomAt: "foot", tilts: [] },
+      ...{ gap: mm(2.5), border: mm(4), room: mm(18), roomAt: "foot", tilts: [], stand: null },
     },
     ground: null,
   },
@@ -43,6 +46,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
       lines: rows(1, 1, 1),
       ...{ gap: mm(4), border: mm(6.5), room: mm(22), roomAt: "head" },
       tilts: [{ shot: 2, angle: -6, size: 1.05 }],
+      stand: null,
     },
     ground: { top: "#f2d9a0", bottom: "#e2a76b", words: "#4a2f17" },
   },
@@ -55,7 +59,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
         { cells: 1, share: 2.6 },
         { cells: 3, share: 1 },
       ],
-      ...{ gap: mm(3), border: mm(5), room: mm(14), roomAt: "foot", tilts: [] },
+      ...{ gap: mm(3), border: mm(5), room: mm(14), roomAt: "foot", tilts: [], stand: null },
     },
     ground: null,
   },
@@ -65,7 +69,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
     ticket: {
       along: "rows",
       lines: rows(2, 2),
-      ...{ gap: mm(3), border: mm(5), room: mm(20), roomAt: "foot", tilts: [] },
+      ...{ gap: mm(3), border: mm(5), room: mm(20), roomAt: "foot", tilts: [], stand: null },
     },
     ground: null,
   },
@@ -75,7 +79,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
     ticket: {
       along: "rows",
       lines: rows(1),
-      ...{ gap: mm(3), border: mm(7), room: mm(14), roomAt: "foot", tilts: [] },
+      ...{ gap: mm(3), border: mm(7), room: mm(14), roomAt: "foot", tilts: [], stand: null },
     },
     ground: { top: "#2d5a66", bottom: "#16333d", words: "#f4ead2" },
   },
@@ -85,7 +89,7 @@ export const STRIP_LAYOUTS: readonly StripLayout[] = [
     ticket: {
       along: "columns",
       lines: rows(1, 1, 1),
-      ...{ gap: mm(3), border: mm(5), room: mm(28), roomAt: "left", tilts: [] },
+      ...{ gap: mm(3), border: mm(5), room: mm(28), roomAt: "left", tilts: [], stand: null },
     },
     ground: null,
   },

@@ -1,7 +1,13 @@
 import { z } from "zod";
 import { typeSchema, template } from "../../finish/words/schema.ts";
 import { LIMITS } from "../../schema/index.ts";
-import { count, gap, length } from "../../schema/parts.ts";
+import { count, gap, length, size } from "../../schema/parts.ts";
+
+const box = z.strictObject({
+  x: length(LIMITS.away, "From the page’s left edge"),
+  y: length(LIMITS.away, "From the page’s upper edge"),
+  ...size(LIMITS.piece, "There").shape,
+});
 
 /** What a strip may have at most. */
 export const STRIP_LIMITS = {
@@ -51,4 +57,14 @@ export const stripsTicket = z.strictObject({
     )
     .max(STRIP_LIMITS.lines.most)
     .describe("Shots that lie askew over the others"),
+  stand: z
+    .strictObject({
+      shots: z
+        .array(box.extend({ angle: z.number().min(-180).max(180), order: z.int().min(0).max(1) }))
+        .min(1)
+        .max(STRIP_LIMITS.lines.most * STRIP_LIMITS.lines.most),
+      words: box.nullable(),
+    })
+    .nullable()
+    .describe("Where shots and words stand that were brought from another page; null where they are solved"),
 });

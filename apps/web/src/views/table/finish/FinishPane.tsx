@@ -14,6 +14,7 @@ import { GroundEditor } from "./GroundEditor.tsx";
 import { LookEditor } from "./LookEditor.tsx";
 import { MatEditor } from "./MatEditor.tsx";
 import { SharpeningEditor } from "./SharpeningEditor.tsx";
+import { ShapesEditor } from "./ShapesEditor.tsx";
 import { StyleEditor } from "./StyleEditor.tsx";
 import { TextsEditor } from "./TextsEditor.tsx";
 import { WordsEditor } from "./WordsEditor.tsx";
@@ -36,12 +37,13 @@ const PARTS: Record<FinishPart, Part> = {
   sharpening: { title: "Sharpening", Editor: SharpeningEditor, style: "sharpening" },
   ground: { title: "Sheet colour", Editor: GroundEditor },
   graphics: { title: "Graphics", Editor: GraphicsEditor },
+  shapes: { title: "Shapes", Editor: ShapesEditor },
   texts: { title: "Words on the sheet", Editor: TextsEditor },
   blocks: { title: "Tables of words", Editor: BlocksEditor },
 };
 
 const OF_CELLS: readonly FinishPart[] = ["border", "mat", "caption", "look", "sharpening"];
-const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "texts", "blocks"];
+const OF_SHEETS: readonly FinishPart[] = ["ground", "graphics", "shapes", "texts", "blocks"];
 
 /** What cells and sheets are finished with: a short list, each part with an editor of its own. */
 export default function FinishPane() {

@@ -41,6 +41,14 @@ export function summaryOf(part: FinishPart, job: Job, style: Style, words: Words
       const count = Object.keys(job.blocks).length;
       return count === 0 ? "none" : count === 1 ? "one table" : `${count} tables`;
     }
+    case "shapes": {
+      const all = Object.values(job.shapes);
+      const windows = all.filter(({ is }) => is === "window").length;
+      const drawn = all.length - windows;
+      if (all.length === 0) return "none";
+      const shapes = drawn === 1 ? "one shape" : `${drawn} shapes`;
+      return windows === 0 ? shapes : `${shapes}, ${windows === 1 ? "a window" : `${windows} windows`}`;
+    }
     case "texts": {
       const count = Object.keys(job.texts).length;
       return count === 0 ? "none" : count === 1 ? "one box" : `${count} boxes`;

@@ -4,7 +4,9 @@ import { Link } from "react-router";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { ABOUT_ART, BringArt } from "../../../kinds/artwork/BringArt.tsx";
 import { edit } from "../../../table/edits.ts";
-import { selectStandsByHand } from "../../../table/sheets.ts";
+import { finishing } from "../../../table/view.ts";
+import { plateWithWindow } from "../finish/freshShape.ts";
+import { selectSheet, selectStandsByHand } from "../../../table/sheets.ts";
 import { button } from "../../../ui/button.ts";
 import { PHOTO_FILES } from "../stash/drag.ts";
 
@@ -35,10 +37,23 @@ function Step({ title, about, children }: { title: string; about: string; childr
 function FirstArtwork() {
   const dispatch = useAppDispatch();
   const job = useAppSelector(({ openJob }) => openJob.job);
+  const sheet = useAppSelector(selectSheet);
   if (!job) return null;
   return (
     <Step title="Bring the artwork in first" about={ABOUT_ART}>
       <BringArt job={job} change={(change, gesture) => dispatch(edit(change, gesture))} />
+      {sheet && (
+        <button
+          type="button"
+          className={button.plain}
+          onClick={() => {
+            dispatch(edit({ do: "shapes", shapes: plateWithWindow(sheet) }));
+            dispatch(finishing({ part: "shapes" }));
+          }}
+        >
+          Or make one here, of shapes
+        </button>
+      )}
     </Step>
   );
 }

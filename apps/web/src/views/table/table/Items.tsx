@@ -7,6 +7,7 @@ import { held } from "../../../table/openJob.ts";
 import { selectJob } from "../../../table/sheets.ts";
 import { itemChosen, type View } from "../../../table/view.ts";
 import { useWords } from "../../../words/words.ts";
+import { FORM_NAMES } from "../finish/freshShape.ts";
 import { Frame } from "./Frame.tsx";
 import { itemEdit, withoutItem } from "./items.ts";
 import { ARROWS, COARSE_NUDGE, FINE_NUDGE, NUDGE, useGestures } from "./nudge.ts";
@@ -17,29 +18,37 @@ interface Props {
   px(um: number): number;
 }
 
-/** Whether the editor of words or of tables is open: all of them are then in the hand, those over photos too. */
-const isEdited = ({ side, finishes: { part } }: View): boolean =>
-  side === "finish" && (part === "texts" || part === "blocks");
+/** What the editor that is open is of: all of that is then in the hand, over photos too. */
+function editedIn({ side, finishes: { part } }: View): readonly ItemPlan["kind"][] {
+  if (side !== "finish") return NOTHING;
+  if (part === "shapes") return SHAPES;
+  return part === "texts" || part === "blocks" ? WORDS : NOTHING;
+}
+
+const NOTHING: readonly ItemPlan["kind"][] = [];
+const SHAPES: readonly ItemPlan["kind"][] = ["shape"];
+const WORDS: readonly ItemPlan["kind"][] = ["words", "block"];
 
 /** Whether something lies on bare paper, where it takes no cell from the hand that moves those. */
 const isOnPaper = ({ finished }: ItemPlan, { cells }: SheetPlan): boolean =>
   !cells.some((cell) => overlap(cell.finished, finished) !== null);
 
-/** Boxes of words and blocks as things to choose, move, resize and turn, over the cells. */
+/** Boxes of words, shapes and blocks as things to choose, move, resize and turn, over the cells. */
 export function Items({ sheet, px }: Props) {
   const dispatch = useAppDispatch();
   const job = useAppSelector(selectJob);
-  const edited = useAppSelector((state) => isEdited(state.view));
+  const edited = useAppSelector((state) => editedIn(state.view));
   const drags = useAppSelector((state) => state.view.drags);
   const chosen = useAppSelector((state) => state.view.item);
   const words = useWords(sheet.ppi);
   const drag = useItemDrag(sheet, px);
   const gestureOf = useGestures();
-  const items = edited
-    ? sheet.items
-    : drags === "cell"
-      ? sheet.items.filter((item) => isOnPaper(item, sheet))
-      : [];
+  const items =
+    edited.length > 0
+      ? sheet.items.filter(({ kind }) => edited.includes(kind))
+      : drags === "cell"
+        ? sheet.items.filter((item) => item.kind !== "shape" && isOnPaper(item, sheet))
+        : [];
   if (!job || items.length === 0) return null;
   const frame = items.find(({ name, laid }) => name === chosen && !laid);
 
@@ -71,7 +80,7 @@ export function Items({ sheet, px }: Props) {
   return (
     <div
       role="group"
-      aria-label={`Words and tables of sheet ${sheet.number}`}
+      aria-label={`Words, tables and shapes of sheet ${sheet.number}`}
       className="pointer-events-none absolute inset-0"
       {...drag}
     >
@@ -96,13 +105,17 @@ export function Items({ sheet, px }: Props) {
           />
         );
       })}
-      {frame && <Frame of={frame} px={px} turns={frame.kind === "words"} />}
+      {frame && <Frame of={frame} px={px} turns={frame.kind !== "block"} />}
     </div>
   );
 }
 
 /** “Words “Open day”” or “Table “Prices””, as they are known in the editors. */
-function titleOf({ texts, blocks }: Job, { kind, name }: ItemPlan): string {
+function titleOf({ texts, blocks, shapes }: Job, { kind, name }: ItemPlan): string {
+  if (kind === "shape") {
+    const shape = shapes[name];
+    return shape ? `${FORM_NAMES[shape.form]}${shape.is === "window" ? ", a window" : ""}` : "Shape";
+  }
   if (kind === "words") return `Words “${texts[name]?.text ?? ""}”`;
   const title = blocks[name]?.title ?? "";
   return title === "" ? `Table ${Object.keys(blocks).indexOf(name) + 1}` : `Table “${title}”`;

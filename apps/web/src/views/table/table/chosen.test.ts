@@ -79,6 +79,7 @@ beforeEach(() => {
       theirs: null,
       taken: null,
       notice: null,
+      pattern: null,
       changedAt: "",
       binnedAt: null,
       photos: {},

@@ -25,6 +25,8 @@ const FAINT = 0.35;
  */
 export function coversOn(job: Job, sheet: SheetPlan): (cell: CellPlan) => Cover[] {
   const ofSheet = sheet.over.flatMap((ink): Cover[] => {
+    // What has windows cut into it leaves photos free: where one is too small, its cell is.
+    if (ink.kind === "path" && ink.cut.length > 0) return [];
     const rect = rectOf(ink);
     return rect ? [{ what: "Something on the sheet", many: false, rect, mend: moveStamp(job) }] : [];
   });
