@@ -23,7 +23,7 @@ type StripsTicket = TicketOf<"strips">;
 
 /** The shots of a page: a layout that ships, or rows and columns of one’s own, and which shots lie askew. */
 export const StripPanel = panelOf("strips", (props) => {
-  const { ticket, change } = props;
+  const { ticket, change, set } = props;
   const choose = (layout: StripLayout) => {
     const gesture = newId();
     for (const edit of stripEdits(layout, ticket.words)) change(edit, gesture);
@@ -37,13 +37,28 @@ export const StripPanel = panelOf("strips", (props) => {
           </li>
         ))}
       </ul>
-      <Lines {...props} />
-      <Tilts {...props} />
+      {ticket.stand ? (
+        <div className="flex flex-col items-start gap-2 border-t border-line pt-3">
+          <p className="text-[12.5px] text-ink-2">
+            The shots and the words stand where they came to from another page, so that they go with what lies
+            behind and over them. Their sizes are not solved from this page.
+          </p>
+          <button type="button" className={button.plain} onClick={() => set({ stand: null })}>
+            Solve them for this page
+          </button>
+        </div>
+      ) : (
+        <>
+          <Lines {...props} />
+          <Tilts {...props} />
+        </>
+      )}
     </div>
   );
 });
 
 const isOf = (ticket: StripsTicket, { ticket: own }: StripLayout): boolean =>
+  ticket.stand === null &&
   ticket.along === own.along &&
   JSON.stringify(ticket.lines) === JSON.stringify(own.lines) &&
   JSON.stringify(ticket.tilts) === JSON.stringify(own.tilts) &&

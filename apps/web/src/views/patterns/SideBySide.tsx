@@ -21,7 +21,7 @@ export function SideBySide({ master, made, words, title }: Props) {
   const wide = own.paper.width + (around ? around.width : 0);
   const tall = Math.max(own.paper.height, around?.height ?? 0);
   return (
-    <div className="flex h-full min-h-0 w-full items-center justify-center gap-[6%] p-8">
+    <div className="flex h-full min-h-0 w-full items-center justify-center gap-[6cqw] [container-type:size]">
       <Page
         title="As it was made"
         plan={own}
@@ -70,17 +70,13 @@ function Page({ title, plan, words, of, box, whole }: PageProps) {
   const { paper, pixels } = plan;
   const label = `${words.size(paper)}, ${words.number(pixels.width)}\u00a0×\u00a0${words.number(pixels.height)}\u00a0px`;
   return (
-    <figure
-      className="flex min-h-0 min-w-0 flex-col items-center gap-3"
-      style={{ width: `${(box.width / of.wide) * 88}%`, maxHeight: "100%" }}
-    >
+    <figure className="flex flex-col items-center gap-3">
       <div
-        className="relative min-h-0"
+        className="relative"
         style={{
-          // As tall as its part of the taller one, as wide as that makes it.
-          height: `calc((100vh - 260px) * ${box.height / of.tall})`,
+          // In one scale, the largest that has room for both beside each other and for the words under them.
+          width: `min(${(box.width / of.wide) * 82}cqw, (100cqh - 128px) * ${box.width / of.tall})`,
           aspectRatio: `${box.width} / ${box.height}`,
-          maxWidth: "100%",
         }}
       >
         <div
@@ -135,7 +131,7 @@ function Page({ title, plan, words, of, box, whole }: PageProps) {
           </svg>
         )}
       </div>
-      <figcaption className="text-center text-[12.5px] text-ink-2">
+      <figcaption className="max-w-[40cqw] text-center text-[12.5px] text-ink-2">
         <span className="block truncate font-semibold text-ink">{title}</span>
         <span className="measure">{label}</span>
       </figcaption>

@@ -1,5 +1,5 @@
 import { areEven, waysToLie } from "../../base/geometry/index.ts";
-import { writeLength } from "../../base/length/index.ts";
+import { writeLength, type WriteOptions } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { inWords, sayFinish, sayGap, sayInside, sayTrim, writing } from "../say.ts";
 import type { TicketOf } from "../tickets.ts";
@@ -20,6 +20,19 @@ export function sayStrips(job: Job, ticket: StripsTicket, words: TicketWords): T
     ...sayTrim(job, write),
     { text: ", " },
     { control: "paperLie", text: width > height ? "on their side" : "upright" },
+    ...(ticket.stand ? [{ text: ", standing as they were brought here" }] : sayRoom(job, ticket, write)),
+    { text: ", nothing important within " },
+    { control: "knife", text: writeLength(job.sheet.safe, write), measure: true },
+    { text: " of the cut" },
+    // The border keeps shots from the edge; margins are said where somebody set some.
+    ...(ticket.stand || boundless(job) ? [] : sayInside(job, write)),
+    ...sayFinish(job, words),
+  ];
+}
+
+/** ", 3 mm apart, with a border of 4 mm and 30 mm for words at the foot" */
+function sayRoom(job: Job, ticket: StripsTicket, write: WriteOptions): TicketPart[] {
+  return [
     { text: ", " },
     ...sayGap(job, write),
     { text: ", with " },
@@ -35,12 +48,6 @@ export function sayStrips(job: Job, ticket: StripsTicket, words: TicketWords): T
           ? "no room for words"
           : `${writeLength(ticket.room, write)} for words at the ${ticket.roomAt}`,
     },
-    { text: ", nothing important within " },
-    { control: "knife", text: writeLength(job.sheet.safe, write), measure: true },
-    { text: " of the cut" },
-    // The border keeps shots from the edge; margins are said where somebody set some.
-    ...(boundless(job) ? [] : sayInside(job, write)),
-    ...sayFinish(job, words),
   ];
 }
 

@@ -1,6 +1,5 @@
-import { FORMS, inOrder, nearest, type Form, type JobEdit, type Shape } from "@wide-quilt/core";
-import { Circle, Download, Hexagon, Minus, Ribbon, Square, SquareRoundCorner, Star } from "lucide-react";
-import type { ComponentType } from "react";
+import { FORMS, inOrder, nearest, pathData, shapePath, type JobEdit, type Shape } from "@wide-quilt/core";
+import { Download } from "lucide-react";
 import { address } from "../../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { selectJob, selectSheet } from "../../../table/sheets.ts";
@@ -10,16 +9,6 @@ import { ShapeFields } from "./ShapeFields.tsx";
 import { freeName } from "./freeName.ts";
 import { above, FORM_NAMES, freshShape, plateWithWindow } from "./freshShape.ts";
 import type { EditorProps } from "./useFinish.ts";
-
-export const FORM_ICONS: Record<Form, ComponentType<{ size?: number }>> = {
-  rectangle: Square,
-  rounded: SquareRoundCorner,
-  ellipse: Circle,
-  line: Minus,
-  polygon: Hexagon,
-  star: Star,
-  ribbon: Ribbon,
-};
 
 /** Shapes of the sheet: an event’s border, a plate with windows, a ribbon for its name. The one in the hand shows its fields. */
 export function ShapesEditor({ finish: { words, change } }: EditorProps) {
@@ -44,22 +33,19 @@ export function ShapesEditor({ finish: { words, change } }: EditorProps) {
   const isBare = listed.length === 0;
   return (
     <>
-      <div role="group" aria-label="Add a shape" className="flex flex-wrap gap-1">
-        {FORMS.map((form) => {
-          const Icon = FORM_ICONS[form];
-          return (
-            <button
-              key={form}
-              type="button"
-              aria-label={`Add: ${FORM_NAMES[form]}`}
-              title={FORM_NAMES[form]}
-              className="rounded-md border border-line bg-white p-2 text-ink-2 hover:border-edge"
-              onClick={() => add(freshShape(form, sheet, shapes))}
-            >
-              <Icon size={16} />
-            </button>
-          );
-        })}
+      <div role="group" aria-label="Add a shape" className="grid grid-cols-7 gap-1">
+        {FORMS.map((form) => (
+          <button
+            key={form}
+            type="button"
+            aria-label={`Add: ${FORM_NAMES[form]}`}
+            title={FORM_NAMES[form]}
+            className="flex justify-center rounded-md border border-line bg-white py-2 text-ink-2 hover:border-edge"
+            onClick={() => add(freshShape(form, sheet, shapes))}
+          >
+            <ShapeIcon shape={freshShape(form, sheet, shapes)} />
+          </button>
+        ))}
       </div>
       {isBare && (
         <>
@@ -123,7 +109,6 @@ export function ShapesEditor({ finish: { words, change } }: EditorProps) {
 }
 
 function Row({ shape, isOpen, onClick }: { shape: Shape; isOpen: boolean; onClick(): void }) {
-  const Icon = FORM_ICONS[shape.form];
   const fill =
     shape.fill?.kind === "flat"
       ? shape.fill.colour
@@ -137,15 +122,31 @@ function Row({ shape, isOpen, onClick }: { shape: Shape; isOpen: boolean; onClic
       className="flex w-full items-center gap-2 rounded-md px-2.5 py-1.5 text-left hover:bg-chrome"
       onClick={onClick}
     >
-      <span
-        style={{ color: shape.is === "window" ? undefined : (fill ?? shape.stroke?.colour) }}
-        className="shrink-0"
-      >
-        <Icon size={15} />
-      </span>
+      <ShapeIcon shape={shape} fill={shape.is === "window" ? null : fill} />
       <span className="min-w-0 grow truncate text-[13px]">{FORM_NAMES[shape.form]}</span>
       <span className="text-[12px] text-ink-3">{IS_NAMES[shape.is]}</span>
     </button>
+  );
+}
+
+/** A shape in small: its own outline, in its own proportion. */
+function ShapeIcon({ shape, fill = null }: { shape: Shape; fill?: string | null }) {
+  const { x, y, width, height } = shape;
+  const side = Math.max(width, height) * 1.15;
+  return (
+    <svg
+      viewBox={`${x + (width - side) / 2} ${y + (height - side) / 2} ${side} ${side}`}
+      className="size-4 shrink-0 text-ink-2"
+      aria-hidden
+    >
+      <path
+        d={pathData(shapePath(shape))}
+        fill={fill ?? "none"}
+        stroke="currentColor"
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
   );
 }
 

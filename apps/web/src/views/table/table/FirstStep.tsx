@@ -15,6 +15,9 @@ export function FirstStep({ empty }: { empty: boolean }) {
   const isBare = useAppSelector((state) => state.openJob.job?.stash.length === 0);
   const isFree = useAppSelector(selectStandsByHand);
   const wantsArt = useAppSelector(({ openJob: { job } }) => job !== null && kindOf(job).wantsArt(job));
+  // Who draws or writes on the sheet looks at it; the photos can wait.
+  const isDrawing = useAppSelector(({ view }) => view.side === "finish" && view.finishes.part !== null);
+  if (isDrawing) return null;
   if (wantsArt) return <FirstArtwork />;
   if (!isBare) return null;
   return isFree ? <FirstCells empty={empty} /> : <FirstPhotos />;

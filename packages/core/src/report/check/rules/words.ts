@@ -1,5 +1,5 @@
 import { contains, onItsSideAbout, overlap } from "../../../base/geometry/index.ts";
-import { um, writeLength } from "../../../base/length/index.ts";
+import { toPx, um, writeLength, type Um } from "../../../base/length/index.ts";
 import type { Ink } from "../../../finish/graphics/index.ts";
 import {
   fontById,
@@ -17,6 +17,7 @@ import type { Finding, Inspection, Rule } from "../finding.ts";
 export const words: Rule = (inspection) => [
   ...signs(inspection),
   ...cutOff(inspection),
+  ...tooSmall(inspection),
   ...overNeighbours(inspection),
   ...unknown(inspection),
 ];
@@ -80,6 +81,33 @@ function cutOff({ sheets }: Inspection): Finding[] {
       rule: "words-cut",
       level: "look",
       sentence: `Words in ${where} do not fit even at their least size and are cut off. Let them be smaller, or give them more lines.`,
+      cells: cells.map(({ key }) => key),
+    },
+  ];
+}
+
+/**
+ * Letters that are hard to read on paper: their small ones are about half as high as the font, and 0.6 mm is half of what the
+ * European Union asks of words on packages (Regulation 1169/2011, Article 13(2)), about 4 pt.
+ */
+const SMALL = um(1400);
+/** Letters of fewer pixels than this have no shape any more, however large they are on paper. */
+const FEW_PIXELS = 9;
+
+function tooSmall({ job, sheets, words: write }: Inspection): Finding[] {
+  const { ppi } = job.target;
+  const isSmall = ({ size }: { size: Um }) => size < SMALL || toPx(size, ppi) < FEW_PIXELS;
+  const cells = sheets.flatMap((sheet) => sheet.cells.filter(({ over }) => textsOf(over).some(isSmall)));
+  const all = sheets.flatMap((sheet) => [...sheet.over, ...sheet.cells.flatMap(({ over }) => over)]);
+  const small = textsOf(all).filter(isSmall);
+  if (small.length === 0) return [];
+  const least = um(Math.min(...small.map(({ size }) => size)));
+  const how = least < SMALL ? "and hard to read on paper" : `and of ${Math.floor(toPx(least, ppi))} pixels`;
+  return [
+    {
+      rule: "words-small",
+      level: "look",
+      sentence: `Letters are down to ${writeLength(least, { ...write, ppi })} high ${how}. Give their words more room, or fewer of them.`,
       cells: cells.map(({ key }) => key),
     },
   ];
