@@ -51,7 +51,8 @@ interface Draft {
 }
 
 function Whole({ pattern }: { pattern: Kept }) {
-  const [asked, setAsked] = useSearchParams();
+  const [asked] = useSearchParams();
+  const [isBegun, setBegun] = useState(false);
   const { printers } = usePlaces();
   const acts = usePatternActs();
   const [chosenId, setChosen] = useState<string | null>(null);
@@ -62,9 +63,9 @@ function Whole({ pattern }: { pattern: Kept }) {
     if (printer) setDraft({ of: null, madeFor: beginning(pattern, printer) });
   };
   // Who came to make it for another printer is asked for which at once.
-  if (asked.has("make") && draft === null && printers.length > 0) {
+  if (asked.has("make") && !isBegun && printers.length > 0) {
+    setBegun(true);
     begin();
-    setAsked({}, { replace: true });
   }
   const shown: Pick<PatternTarget, "for" | "corrections"> | null = draft
     ? {

@@ -10,7 +10,6 @@ import { TextField } from "../../ui/TextField.tsx";
 import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
 import { SizeFields } from "../table/ticket/panels/SizeFields.tsx";
-import { typedPaper } from "../table/ticket/panels/typedPaper.ts";
 import { SaidList } from "./TargetCard.tsx";
 import type { Said } from "./usePattern.ts";
 
@@ -49,7 +48,8 @@ export function TargetForm({ pattern, madeFor, made, isNew, onChange, onKeep, on
     set({
       page: {
         ...page,
-        paper: typedPaper(upright, words),
+        // In the reader’s unit: pixels that were typed are round in no other.
+        paper: { name: `${words.figure(upright.width)} × ${words.measure(upright.height)}`, ...upright },
         lie: size.width > size.height ? "landscape" : "portrait",
       },
     });

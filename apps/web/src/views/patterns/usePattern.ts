@@ -31,17 +31,25 @@ export function useMade(
   return useMemo(() => {
     const made = makeFor(pattern.job, { for: madeFor, corrections });
     const write = { unit: words.unit, locale: LOCALE };
-    return { ...made, said: [...sayMade(made, pattern.job, write), ...spoils(made.job, words)] };
+    return {
+      ...made,
+      said: [...sayMade(made, pattern.job, write), ...spoils(made.job, words, SAID_OF_PAGE)],
+    };
   }, [pattern.job, madeFor, corrections, words]);
 }
 
 /** What would spoil prints of a layout that has no photos yet. */
-export function spoils(job: Job, words: Words): Said[] {
+export function spoils(job: Job, words: Words, saidAlready: ReadonlySet<string> = NONE): Said[] {
   const findings = check(job, {}, arrange(job, {}), { unit: words.unit, locale: LOCALE });
   return findings.flatMap(({ rule, level, sentence }) =>
-    level === "right" || OF_PHOTOS.has(rule) ? [] : [{ level, sentence }],
+    level === "right" || OF_PHOTOS.has(rule) || saidAlready.has(rule) ? [] : [{ level, sentence }],
   );
 }
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** Findings that say of an artwork what is said of the whole page. */
+const SAID_OF_PAGE: ReadonlySet<string> = new Set(["artwork-cropped", "artwork-short", "artwork-stretched"]);
 
 /** Findings that a layout has for want of photos. */
 const OF_PHOTOS: ReadonlySet<string> = new Set(["empty-cell", "missing-photo", "photo-on-no-sheet"]);

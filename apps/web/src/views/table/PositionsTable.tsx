@@ -1,5 +1,13 @@
-import { CORNERS, positionsCsv, readPositions, UNITS, type Corner, type Unit } from "@wide-quilt/core";
-import { Download, Upload } from "lucide-react";
+import {
+  CORNERS,
+  fillPositions,
+  positionsCsv,
+  readPositions,
+  UNITS,
+  type Corner,
+  type Unit,
+} from "@wide-quilt/core";
+import { Download, TableProperties, Upload } from "lucide-react";
 import { useState } from "react";
 import { sentenceOf } from "../../api/problem.ts";
 import { saveTable } from "../../api/saveTable.ts";
@@ -41,6 +49,20 @@ export function PositionsTable() {
       dispatch(noticed(sentenceOf(error), "wrong"));
     }
   };
+  const fill = async ([file]: File[]) => {
+    if (!file) return;
+    try {
+      const { text, guess } = await textOf(file);
+      const { csv, filled, more, problems: found } = fillPositions(text, sheets, counting);
+      setProblems([...sayGuess(guess), ...found]);
+      if (filled + more === 0) return;
+      saveTable(`${file.name.replace(/\.[^.]*$/, "")}, filled in`, csv);
+      const added = more > 0 ? `, ${count(more, "line")} added` : "";
+      dispatch(noticed(`${count(filled, "line")} filled in${added}; its other columns are as they were.`));
+    } catch (error) {
+      dispatch(noticed(sentenceOf(error), "wrong"));
+    }
+  };
   return (
     <section aria-label="Positions as a table" className="flex flex-col gap-2 border-t border-line pt-2.5">
       <div className="grid grid-cols-2 gap-2">
@@ -71,6 +93,14 @@ export function PositionsTable() {
           onFiles={(files) => void read(files)}
         >
           <Upload size={14} aria-hidden /> Read a table
+        </FileButton>
+        <FileButton
+          label="Table to fill in, CSV"
+          accept=".csv,.tsv,.txt,text/csv"
+          className={button.plain}
+          onFiles={(files) => void fill(files)}
+        >
+          <TableProperties size={14} aria-hidden /> Fill in a table
         </FileButton>
       </div>
       {problems.length > 0 && (

@@ -39,7 +39,7 @@ export function sayMade(
 ): { level: "look" | "right"; sentence: string }[] {
   const write = { ...words, ppi: job.target.ppi };
   const both = (length: number) =>
-    `${writeMeasure(Math.round(length) as never, write)} (${writeNumber(toPx(length, job.target.ppi), words.locale, 0, 1)} px)`;
+    `${writeMeasure(Math.round(length) as never, write)} (${writeNumber(toPx(length, job.target.ppi), words.locale, 0, 1)}\u00a0px)`;
   const said: { level: "look" | "right"; sentence: string }[] = [];
   const look = (sentence: string) => said.push({ level: "look", sentence });
   const [off, over] = [(whole.width - page.width) / 2, (whole.height - page.height) / 2];

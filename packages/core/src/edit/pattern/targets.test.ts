@@ -117,7 +117,7 @@ describe("a layout for another printer", () => {
       },
     );
     expect(told.map(({ sentence }) => sentence)).toEqual([
-      expect.stringMatching(/At the left and at the right 1\.88\u00a0mm \(25\.9 px\) of it are cut off/),
+      expect.stringMatching(/At the left and at the right 1\.88\u00a0mm \(25\.9\u00a0px\) of it are cut off/),
     ]);
   });
 

@@ -53,6 +53,8 @@ export interface TableLine {
 }
 
 export interface TableReading {
+  /** What parts its columns. */
+  separator: string;
   head: string[];
   lines: TableLine[];
   /** A sentence for everything in the file that was not taken as it stands. */
@@ -74,7 +76,8 @@ export function readTable(text: string): TableReading {
   const named = /^sep=(.)\n/i.exec(whole);
   const [broken, spans]: [string[], string[]] = [[], []];
   const start = named?.[0].length ?? 0;
-  const read = recordsOf(whole, start, named?.[1] ?? separatorOf(whole.slice(start)), broken, spans);
+  const separator = named?.[1] ?? separatorOf(whole.slice(start));
+  const read = recordsOf(whole, start, separator, broken, spans);
   const records = read.filter(({ cells }) => cells.some((cell) => cell.trim() !== ""));
   const [first, ...lines] = records;
   const head = (first?.cells ?? []).map((cell) => cell.trim());
@@ -89,6 +92,7 @@ export function readTable(text: string): TableReading {
         ];
   });
   return {
+    separator,
     head,
     lines,
     problems: [

@@ -5,7 +5,7 @@ import { applyEdit, type JobEdit } from "../../edit/index.ts";
 import type { Job, Place } from "../../job/index.ts";
 import { freshJob } from "../../kinds/index.ts";
 import { arrange } from "../../plan/arrange.ts";
-import { CORNERS, positionsCsv, readPositions, type Counting } from "./index.ts";
+import { CORNERS, fillPositions, positionsCsv, readPositions, type Counting } from "./index.ts";
 
 const USUAL: Counting = { unit: "mm", ppi: 300, corner: "top left" };
 const make = (edits: JobEdit[]): Job => edits.reduce(applyEdit, freshJob("free", "Layout"));
@@ -161,5 +161,49 @@ describe("a table with faults", () => {
     const { problems, added } = read(`cell,x,y,width,height\n${many}\n`);
     expect(problems).toEqual(["The table has 2003 lines; the first 2000 were read."]);
     expect(added).toBe(1998);
+  });
+});
+
+describe("a table of one’s own that is filled in", () => {
+  const fill = (text: string) => fillPositions(text, arrange(two, {}), USUAL);
+
+  it("keeps its headings, their order, its own columns and what parts them; figures are in its own unit", () => {
+    const table = [
+      '"Frame colour";"Nr";"Links (cm)";"Oben (cm)";"Breite (cm)";"Höhe (cm)";"Winkel";"Note"',
+      'red;2;1,5;2;3;4;0;"by the door; left"',
+      "blue;1;0;0;1;1;0;",
+    ].join("\n");
+    // Cell 2 is at 50 and 90 mm, 35 × 45 mm, tilted by 12.5°; cell 1 at 10 and 20 mm, 30 × 40 mm.
+    expect(fill(table)).toEqual({
+      csv: [
+        "Frame colour;Nr;Links (cm);Oben (cm);Breite (cm);Höhe (cm);Winkel;Note",
+        'red;2;5;9;3,5;4,5;12,5;"by the door; left"',
+        "blue;1;1;2;3;4;0;",
+        "",
+      ].join("\r\n"),
+      filled: 2,
+      more: 0,
+      problems: [],
+    });
+  });
+
+  it("counts as each line says, and gets a line for every cell that it has none for", () => {
+    const table = "id,left,top,right,bottom,unit,ppi,origin,who\nwindow 2,,,,,px,254,bottom right,Ida\n";
+    // At 254 ppi a pixel is 0.1 mm: from the right 100 − 85 = 15 mm, from the foot 150 − 135 = 15 mm.
+    const { csv, filled, more } = fill(table);
+    expect([csv.split("\r\n").slice(1), filled, more]).toEqual([
+      ["window 2,150,150,500,600,px,254,bottom right,Ida", "1,600,900,900,1300,px,254,bottom right,", ""],
+      1,
+      1,
+    ]);
+  });
+
+  it("comes back the same, and leaves lines as they are that are of no cell, told by their number", () => {
+    const table = "no,x,y,width,height,label\n1,0,0,5,5,a\n7,1,2,3,4,b\n2,0,0,5,5,c\n";
+    const { csv, problems } = fill(table);
+    expect(csv.split("\r\n")[2]).toBe("7,1,2,3,4,b");
+    expect(problems).toEqual(["Line 3: there is no cell 7 on page 1, so it is left as it is."]);
+    expect(read(csv.replace(/7,.*\r\n/, ""))).toMatchObject({ moved: 0, added: 0, lines: 2 });
+    expect(fill("who,what\n1,2\n")).toMatchObject({ filled: 0, csv: "who,what\n1,2\n" });
   });
 });

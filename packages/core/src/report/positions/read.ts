@@ -1,11 +1,11 @@
-import { UNITS, type Unit } from "../../base/length/index.ts";
 import type { JobEdit } from "../../edit/index.ts";
 import type { Job, Place } from "../../job/index.ts";
 import { readTable } from "../../job/stash/index.ts";
 import type { CellPlan, SheetPlan } from "../../plan/index.ts";
 import { LIMITS, type CellName } from "../../schema/index.ts";
-import { CORNERS, placed, type Corner, type Counted, type Counting } from "./frame.ts";
+import { placed, type Counted, type Counting } from "./frame.ts";
 import { columnsOf, type PositionColumn } from "./headings.ts";
+import { countingOf, Fault, figure, lackingOf, whole, wholeIn, type Value } from "./line.ts";
 
 /** What a table of positions comes to: nothing in it stops the rest from being read. */
 export interface PositionsReading {
@@ -56,10 +56,12 @@ export function readPositions(
       const before = seen.get(`${page} ${number}`);
       if (before !== undefined)
         throw new Fault(`cell ${number} of page ${page} is in line ${before} already, which is taken.`);
-      const place = placeOf(sheet, countedIn(value, columns), counting, value("tilt"));
+      const cell = sheet.cells.find((one) => one.number === number);
+      // A table that says nothing of tilts leaves them.
+      const tilt = columns.tilt === undefined && cell ? String(cell.angle) : value("tilt");
+      const place = placeOf(sheet, countedIn(value, columns), counting, tilt);
       seen.set(`${page} ${number}`, line.line);
       read.lines++;
-      const cell = sheet.cells.find((one) => one.number === number);
       if (!cell) added.push({ place, photo: null });
       else if (!isThere(cell, place)) {
         const { order, locked, proportion } = job.cells[cell.key]?.place ?? place;
@@ -79,35 +81,6 @@ export function readPositions(
   return read;
 }
 
-/** Why a line is left out, in the words that follow “Line 7: ”. */
-class Fault extends Error {}
-
-/** What no table can do without. */
-function lackingOf(columns: Partial<Record<PositionColumn, number>>): string | null {
-  const has = (...of: PositionColumn[]) => of.every((column) => columns[column] !== undefined);
-  if (has("x", "y") && (has("width", "height") || has("right", "bottom"))) return null;
-  return "No columns for where cells are were found: a table of positions has the headings x, y, width and height (or left, top, right and bottom), and a cell a line under them.";
-}
-
-type Value = (column: PositionColumn) => string;
-
-const UNIT_WORDS: Record<string, Unit> = { inch: "in", inches: "in", '"': "in", pixel: "px", pixels: "px" };
-
-function countingOf(value: Value, headed: string | null, usual: Counting): Counting {
-  const said = (value("unit") || headed || usual.unit).toLowerCase();
-  const unit = UNITS.find((one) => one === (UNIT_WORDS[said] ?? said));
-  if (!unit) throw new Fault(`“${said.slice(0, 20)}” is no unit. It may be ${UNITS.join(", ")}.`);
-  const ppi = value("ppi") === "" ? usual.ppi : figure(value("ppi"), "ppi");
-  if (ppi < LIMITS.ppi.least || ppi > LIMITS.ppi.most)
-    throw new Fault(`${ppi} ppi is not from ${LIMITS.ppi.least} to ${LIMITS.ppi.most}.`);
-  const from = value("from")
-    .toLowerCase()
-    .replace(/[\s_-]+/g, " ");
-  const corner: Corner | undefined = from === "" ? usual.corner : CORNERS.find((one) => one === from);
-  if (!corner) throw new Fault(`“${from.slice(0, 20)}” is no corner. It may be ${CORNERS.join(", ")}.`);
-  return { unit, ppi, corner };
-}
-
 function countedIn(value: Value, columns: Partial<Record<PositionColumn, number>>): Counted {
   const [x, y] = [figure(value("x"), "x"), figure(value("y"), "y")];
   if (columns.width === undefined || columns.height === undefined)
@@ -118,30 +91,6 @@ function countedIn(value: Value, columns: Partial<Record<PositionColumn, number>
       height: figure(value("bottom"), "bottom") - y,
     };
   return { x, y, width: figure(value("width"), "width"), height: figure(value("height"), "height") };
-}
-
-/** A figure with a point or a comma before its decimals. */
-function figure(text: string, what: string): number {
-  if (text === "") throw new Fault(`${what} is missing.`);
-  const plain = /^[+-]?\d+,\d+$/.test(text) ? text.replace(",", ".") : text.replace("\u2212", "-");
-  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain))
-    throw new Fault(
-      `“${text.slice(0, 20)}” is no figure for ${what}. Write it without its unit, such as 12.5.`,
-    );
-  return Number(plain);
-}
-
-function whole(text: string, what: string): number {
-  const value = figure(text, what);
-  if (!Number.isInteger(value) || value < 1 || value > LIMITS.sheets)
-    throw new Fault(`“${text.slice(0, 20)}” is no number of a ${what}: they are counted from 1.`);
-  return value;
-}
-
-/** The number of a cell, “window 3” too; where it is a name, cells are counted. */
-function wholeIn(text: string, next: number): number {
-  const digits = /(\d{1,4})\s*$/.exec(text)?.[1];
-  return digits === undefined || Number(digits) === 0 ? next : Number(digits);
 }
 
 function placeOf({ id, paper }: SheetPlan, counted: Counted, counting: Counting, tilt: string): Place {

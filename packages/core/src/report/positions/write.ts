@@ -8,7 +8,7 @@ export const POSITION_HEADINGS = [
 ] as const;
 
 /** Decimals that a micrometre needs in each unit, so that what is read back is the same to it. */
-const DECIMALS: Record<Unit, number> = { mm: 3, cm: 4, in: 6, pt: 4, px: 4 };
+export const DECIMALS: Record<Unit, number> = { mm: 3, cm: 4, in: 6, pt: 4, px: 4 };
 
 /**
  * Where every cell is, as comma separated values (RFC 4180) with points as decimal signs: one cell a line, by page and
