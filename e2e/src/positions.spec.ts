@@ -69,12 +69,12 @@ test("where cells are goes out as a table, is changed in a spreadsheet, and come
 
   // A table of one’s own is filled in: its own column stays.
   writeFileSync(file, "Label;Nr;x (cm);y (cm);w (cm);h (cm)\nby the door;1;;;;\n");
-  const [download] = await Promise.all([
+  const [own] = await Promise.all([
     page.waitForEvent("download"),
     sheets.getByLabel("Table to fill in, CSV").setInputFiles(file),
   ]);
   const filled = join(folder, "filled.csv");
-  await download.saveAs(filled);
+  await own.saveAs(filled);
   expect(readFileSync(filled, "utf8").split("\r\n").slice(0, 2)).toEqual([
     "Label;Nr;x (cm);y (cm);w (cm);h (cm)",
     expect.stringMatching(/^by the door;1;[\d.]+;[\d.]+;[\d.]+;[\d.]+$/),
