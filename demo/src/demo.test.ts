@@ -1,5 +1,15 @@
 import { Resvg } from "@resvg/resvg-js";
-import { arrange, check, findWindows, measureFace, placeFace, ruleById, toCheck, um } from "@wide-quilt/core";
+import {
+  arrange,
+  check,
+  findWindows,
+  measureFace,
+  placeFace,
+  readJob,
+  ruleById,
+  toCheck,
+  um,
+} from "@wide-quilt/core";
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -58,6 +68,7 @@ it("has a card for the open day with the windows that were cut into it", async (
 
 it("begins with finished jobs that have nothing wrong", async () => {
   for (const job of demoJobs(refs, await card())) {
+    expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true);
     const found = toCheck(check(job, facts, arrange(job, facts)));
     expect(found.filter(({ level }) => level === "wrong")).toEqual([]);
   }

@@ -1,3 +1,4 @@
+import { FRAME } from "./frame.ts";
 import {
   applyEdit,
   baseName,
@@ -15,6 +16,7 @@ import {
   type Job,
   type JobEdit,
   type Kind,
+  type MadeFor,
   type NewPhoto,
   type StyleChange,
   type TicketOf,
@@ -167,6 +169,29 @@ export function demoJobs(photos: readonly NewPhoto[], card: DemoCard): Job[] {
         },
       },
     ]),
+    begin("artwork", "Open-day frame, made here", [
+      {
+        do: "sheet",
+        change: { paper: { name: "4 × 6 in", width: inch(4), height: inch(6) }, lie: "portrait" },
+      },
+      { do: "add photos", photos: booth.slice(1, 4) },
+      { do: "shapes", shapes: FRAME },
+      {
+        do: "texts",
+        texts: {
+          t1: {
+            text: "Marram Spit",
+            type: { font: "caveat", size: mm(8.5), least: mm(5), colour: "#f4ead2", align: "middle" },
+            ...{ x: mm(26), y: mm(126.6), width: mm(49.6), height: mm(12), turn: 0, sheet: null },
+          },
+          t2: {
+            text: "Open day, 3 October",
+            type: { font: "hanken", size: mm(3.4), least: mm(2), colour: "#2d5a66", align: "middle" },
+            ...{ x: mm(20.8), y: mm(141), width: mm(60), height: mm(6), turn: 0, sheet: null },
+          },
+        },
+      },
+    ]),
     begin("collage", "Season album, the spit in autumn", [
       { do: "add photos", photos: scenes.slice(0, 9) },
       { do: "ticket", change: { gap: mm(3), proposal: 3 } },
@@ -217,9 +242,40 @@ export function demoJobs(photos: readonly NewPhoto[], card: DemoCard): Job[] {
   ];
 }
 
+/** A pattern that the demo begins with: the job that it is kept from, and what else it is made for. */
+export interface DemoPattern {
+  job: string;
+  name: string;
+  folder: string;
+  madeFor?: readonly MadeFor[];
+}
+
 /** Layouts of the demo's jobs that are kept in the pattern book. */
-export const DEMO_PATTERNS: readonly { job: string; name: string; folder: string }[] = [
+export const DEMO_PATTERNS: readonly DemoPattern[] = [
   { job: "Ringers’ badges, spring team", name: "Eight badges on 10 × 15 cm", folder: "Ringers" },
   { job: "Members’ cards, low water", name: "Ten cards on A4", folder: "Members" },
   { job: "Open-day strips", name: "A pair of strips, four shots", folder: "Open day" },
+  {
+    job: "Open-day frame, made here",
+    name: "Open-day frame",
+    folder: "Open day",
+    madeFor: [
+      {
+        name: "Event printer, in the tent",
+        printer: { ...PRINTERS.find(({ id }) => id === "event")!, ppi: 320, bleed: um(0) },
+        page: {
+          paper: { name: "105 × 150 mm", width: mm(105), height: mm(150) },
+          lie: "portrait",
+          trim: null,
+        },
+        ...{ onPaper: null, fit: "fill", most: 3 },
+      },
+      {
+        name: "Large, for the hide wall",
+        printer: { ...PRINTERS.find(({ id }) => id === "lab-matte")!, bleed: mm(3) },
+        page: { paper: { name: "30 × 40 cm", width: mm(300), height: mm(400) }, lie: "portrait", trim: null },
+        ...{ onPaper: null, fit: "fill", most: 3 },
+      },
+    ],
+  },
 ];

@@ -45,16 +45,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("link", { name: "Download" })).toBeVisible();
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("press") });
-  await page
-    .getByRole("combobox", { name: "Profile" })
-    .selectOption({ label: "Dune press, uncoated (CMYK)" });
-  await page.getByRole("radio", { name: "As printed" }).click();
-  const proof = page.getByAltText(/as it will look printed/);
-  await expect(page.getByText(/cannot be printed in its own colour/)).toBeVisible({ timeout: 60_000 });
-  const before = await proof.getAttribute("src");
-  await page.getByLabel("paper white").check();
-  await expect(proof).not.toHaveAttribute("src", before!, { timeout: 60_000 });
-  await page.screenshot({ path: docs("proof") });
   await page.goto(`${server.address}/sizes`);
   await expect(page.getByText("Album press, uncoated")).toBeVisible();
   await page.screenshot({ path: docs("sizes") });
@@ -110,20 +100,21 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await page.waitForLoadState("networkidle");
   await part(page, "Shots of a strip or a card").click();
   await page.screenshot({ path: docs("strips") });
-  await page.keyboard.press("Escape");
-  await page.getByRole("radio", { name: "Move cells" }).click();
-  await page.getByRole("button", { name: "Rulers" }).click();
-  const box = (await cell(page, 4).boundingBox())!;
-  await page.mouse.move(box.x + 60, box.y + 40);
-  await page.mouse.down();
-  await page.mouse.move(box.x + 64, box.y + 49, { steps: 4 });
-  await page.screenshot({ path: docs("placing") });
-  await page.keyboard.press("Escape");
-  await page.mouse.up();
+
+  await openJob(/^Open Open-day frame/);
+  await page.waitForLoadState("networkidle");
+  await part(page, "Finish").click();
+  await page.getByRole("button", { name: /^Shapes/ }).click();
+  await page.getByRole("button", { name: "Ribbon in front" }).click();
+  await page.screenshot({ path: docs("shapes") });
 
   await page.goto(`${server.address}/patterns`);
   await expect(page.getByRole("heading", { name: /Eight badges/ })).toBeVisible();
   await page.screenshot({ path: docs("patterns") });
+  await page.getByRole("link", { name: "Open-day frame", exact: true }).click();
+  await page.getByRole("button", { name: /^Event printer, in the tent/ }).click();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("targets") });
 
   await booth(page, server.address);
 

@@ -20,4 +20,4 @@ export { GRAPHIC_LIMITS, takeGraphic, type TakenGraphic } from "./graphic/take.t
 export { paintReport, type Report, type ReportPaper } from "./report/report.ts";
 export { isDrawn } from "./graphic/size.ts";
 export { widened, windowsIn, type ArtFound } from "./graphic/windows.ts";
-export { paintArtwork } from "./svg/artwork.ts";
+export { paintArtwork } from "./pixels/artwork.ts";

@@ -2,7 +2,18 @@ import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
-import { arrange, check, imposed, mm, um, type Job, type Shape, type SheetPlan } from "@wide-quilt/core";
+import {
+  arrange,
+  chance,
+  check,
+  FORMS,
+  imposed,
+  mm,
+  um,
+  type Job,
+  type Shape,
+  type SheetPlan,
+} from "@wide-quilt/core";
 import { windowsIn } from "./graphic/windows.ts";
 import { paintArtwork, paintPdf, paintSvg } from "./index.ts";
 import { file, job, png } from "./testing/finish.ts";
@@ -265,6 +276,39 @@ describe("shapes", () => {
       expect(near(at(cx, cy), [255, 255, 255], 0)).toBe(true);
       expect(at(cx + dx, cy + dy)[0]!).toBeGreaterThan(220);
       expect(at(cx - dx, cy - dy)[0]!).toBeLessThan(35);
+    }
+  });
+
+  it("may lie anywhere, be of any size and overlap as they like: nothing ends what paints them", async () => {
+    for (let seed = 1; seed <= 3; seed++) {
+      const random = chance(seed);
+      const any = (least: number, most: number) => Math.round(least + random() * (most - least));
+      const one = (i: number): Shape => ({
+        ...shape(0, 0, 1, 1, { form: FORMS[any(0, 6)]!, turn: any(-180, 180), points: any(3, 36) }),
+        ...{ x: um(any(-90_000, 150_000)), y: um(any(-90_000, 150_000)) },
+        ...{ width: um(any(20, 200_000)), height: um(any(20, 200_000)), depth: 0.05 + random() * 0.9 },
+        fill:
+          random() < 0.4 ? null : { kind: "gradient", from: "#000000", to: "#ffffff", angle: any(-180, 180) },
+        stroke: random() < 0.5 ? null : { width: um(any(20, 5000)), colour: "#c81e1e" },
+        shadow:
+          random() < 0.5
+            ? null
+            : {
+                ...{ right: um(any(-300_000, 300_000)), down: um(any(-300_000, 300_000)) },
+                ...{ blur: um(any(0, 20_000)), colour: "#000000", opacity: random() },
+              },
+        opacity: random(),
+        is: (["front", "front", "behind", "window"] as const)[any(0, 3)]!,
+        order: i,
+      });
+      const all = Object.fromEntries(Array.from({ length: 25 }, (_, i) => [`s${i + 1}`, one(i)]));
+      const [page] = arrange({ ...drawn("free", all) }, {});
+      const small = { ...page!, ppi: 72, pixels: { width: 170, height: 227 } };
+      expect((await sharp(await png(small, "any")).metadata()).width).toBe(170);
+      await paintPdf([small], file, file("any.pdf"));
+      expect(execFileSync("pdfinfo", [file("any.pdf")], { encoding: "utf8" })).toMatch(/Pages:\s+1/);
+      await paintSvg(small, file, file("any.svg"));
+      expect((await sharp(await paintArtwork(small, file)).metadata()).hasAlpha).toBe(true);
     }
   });
 });

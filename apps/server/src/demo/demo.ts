@@ -48,7 +48,10 @@ async function fill(
   const card = await keepCard(app);
   const kept = new Map(demoJobs(refs, card).map((job) => [job.name, app.get(JobsService).import(job).id]));
   const patterns = app.get(PatternsService);
-  for (const { job, name, folder } of DEMO_PATTERNS) patterns.keepJob(kept.get(job)!, name, folder);
+  for (const { job, name, folder, madeFor = [] } of DEMO_PATTERNS) {
+    const { id } = patterns.keepJob(kept.get(job)!, name, folder);
+    for (const target of madeFor) patterns.addTarget(id, target);
+  }
   await addPrinters(app);
   await writeWhole(filledMark(app), (temporary) => writeFile(temporary, ""));
   say("The demo is in.");

@@ -148,6 +148,10 @@ export const jobSchema = z
       .describe("By name: words laid out in columns, such as an order form"),
     shapes: z
       .record(itemName, shapeSchema)
+      .refine(
+        (all) => Object.keys(all).length <= LIMITS.shapes,
+        `must not be more than ${LIMITS.shapes} shapes`,
+      )
       .describe("By name: drawn shapes, and windows that are cut into those in front of the photos"),
     texts: z.record(itemName, textBoxSchema).describe("By name: boxes of words on the sheet"),
     shots: shotsSchema.describe(

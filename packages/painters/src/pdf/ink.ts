@@ -6,10 +6,11 @@ import {
   type PathInk,
   type PictureInk,
   type SetText,
+  type Shadow,
 } from "@wide-quilt/core";
 import { Resvg } from "@resvg/resvg-js";
 import { FONT_FILES } from "../fonts.ts";
-import { reachOf, shadowMark, turnedData } from "../svg/shape.ts";
+import { reachOf, shadowMark, shadowReach, turnedData } from "../svg/shape.ts";
 import type { PdfPictures } from "./pictures.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
 
@@ -45,19 +46,22 @@ async function openedFor(ink: Ink, pictures: PdfPictures): Promise<Opened> {
   const isPicture = typeof fill === "object" && fill?.kind === "picture";
   return {
     picture: isPicture ? await pictures.ink(fill.of, fill.rect) : null,
-    shadow: ink.shadow && shadowOf(ink, pictures),
+    shadow: ink.shadow && ink.shadow.blur > 0 ? shadowOf(ink, ink.shadow, pictures) : null,
   };
 }
 
-/** Pixels per inch of shadows, which have no edges. */
-const SHADOW_PPI = 200;
-/** A shadow of a wall has fewer. */
-const SHADOW_MOST = 3000;
+/** Pixels over which a soft edge fades out: more are not to be told from fewer. */
+const FADE = 16;
+/** Pixels per inch of shadows, and pixels across one at most. */
+const SHADOW_PPI = { least: 20, most: 300 };
+const SHADOW_MOST = 2000;
 
-function shadowOf(ink: PathInk, pictures: PdfPictures): Opened["shadow"] {
-  const { x, y, width, height } = reachOf(ink, null);
-  const pixels = Math.min(SHADOW_MOST, Math.ceil((width / 25_400) * SHADOW_PPI));
-  const mark = shadowMark(ink, ink.shadow!, null, { at: (um) => um, edge: (um) => um }, "s");
+/** A soft shadow as a picture: it has no edges that more pixels would show. */
+function shadowOf(ink: PathInk, shadow: Shadow, pictures: PdfPictures): Opened["shadow"] {
+  const { x, y, width, height } = shadowReach(ink, shadow, null);
+  const ppi = Math.min(SHADOW_PPI.most, Math.max(SHADOW_PPI.least, (25_400 * FADE) / shadow.blur));
+  const pixels = Math.min(SHADOW_MOST, Math.ceil((width / 25_400) * ppi));
+  const mark = shadowMark(ink, shadow, null, { at: (um) => um, edge: (um) => um }, "s");
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${x} ${y} ${width} ${height}" width="${width}" height="${height}">${mark}</svg>`;
   const png = new Resvg(svg, { fitTo: { mode: "width", value: pixels }, font: { loadSystemFonts: false } });
   const image = pictures.open(png.render().asPng());
@@ -78,6 +82,7 @@ function paintPath(doc: PDFKit.PDFDocument, ink: PathInk, opened: Opened): void 
   const { commands, fill, stroke, box, turn, opacity } = ink;
   for (const cut of ink.cut) leaveOut(doc, ink, cut);
   if (opened.shadow) doc.image(opened.shadow.image as never, ...opened.shadow.at);
+  else if (ink.shadow) paintHardShadow(doc, ink, ink.shadow);
   turnAbout(doc, box, turn);
   if (opacity < 1) doc.opacity(opacity);
   const data = pathData(commands, pt);
@@ -89,6 +94,19 @@ function paintPath(doc: PDFKit.PDFDocument, ink: PathInk, opened: Opened): void 
     doc.restore();
   } else if (fill !== null) doc.path(data).fill(colourOf(doc, fill) as never);
   if (stroke) doc.path(data).lineWidth(pt(stroke.width)).stroke(stroke.colour);
+}
+
+/** A shadow that is not soft: the shape once more, moved, in one colour. */
+function paintHardShadow(doc: PDFKit.PDFDocument, ink: PathInk, shadow: Shadow): void {
+  const { commands, fill, stroke, box, turn } = ink;
+  doc.save();
+  doc.translate(pt(shadow.right), pt(shadow.down));
+  turnAbout(doc, box, turn);
+  doc.opacity(shadow.opacity);
+  const data = pathData(commands, pt);
+  if (fill !== null) doc.path(data).fill(shadow.colour);
+  if (stroke) doc.path(data).lineWidth(pt(stroke.width)).stroke(shadow.colour);
+  doc.restore();
 }
 
 /** A colour, or one that changes along a line (ISO 32000-2, 8.7.4.5.3). */

@@ -17,7 +17,9 @@ import { sizedGraphic } from "../graphic/size.ts";
 import { openUpright } from "../photo/open.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { clipped, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
-import { pathMark, type PictureMark } from "../svg/shape.ts";
+import { bodyMark, type PictureMark } from "../svg/shape.ts";
+import { shapeLayers } from "./shapeLayers.ts";
+import { straightAlpha } from "./straight.ts";
 import { blendOnto, overlayOf, type SheetPixels } from "./canvas.ts";
 
 /** Ink and the cell that it is tilted with; null for ink of the sheet. */
@@ -42,9 +44,12 @@ export async function paintInk(
     words = [];
   };
   for (const { ink, cell } of laid) {
-    if (ink.kind === "text") words.push({ ink, cell, picture: null });
-    else if (ink.kind === "path") words.push({ ink, cell, picture: await filling(ink, ppi, files) });
-    else {
+    if (ink.kind === "text" || (ink.kind === "path" && isPlain(ink))) words.push({ ink, cell });
+    else if (ink.kind === "path") {
+      flush();
+      for (const layer of shapeLayers(ink, cell, ppi, sheet, await filling(ink, ppi, files)))
+        blendOnto(sheet, overlayOf(sheet.space, layer.rgba, layer));
+    } else {
       flush();
       await paintPicture(sheet, ink, cell, ppi, files);
     }
@@ -56,12 +61,18 @@ export async function paintInk(
 interface LaidText {
   ink: TextInk | PathInk;
   cell: Laid["cell"];
-  /** What a shape is filled with, where that is a picture. */
-  picture: PictureMark | null;
 }
 
+/** Whether a shape is a colour or a line and nothing more, which many are painted of at once. */
+const isPlain = ({ fill, shadow, opacity, cut }: PathInk): boolean =>
+  (fill === null || typeof fill === "string") && shadow === null && opacity === 1 && cut.length === 0;
+
 /** The picture that fills a shape, as many pixels of it as are printed. */
-async function filling({ fill }: PathInk, ppi: number, files: PhotoFiles): Promise<PictureMark | null> {
+export async function filling(
+  { fill }: PathInk,
+  ppi: number,
+  files: PhotoFiles,
+): Promise<PictureMark | null> {
   if (typeof fill !== "object" || fill?.kind !== "picture") return null;
   const png = await pngAt(files(fill.of.id), fill.of.kind, pixelBox(fill.rect, ppi));
   const href = `data:image/png;base64,${png.toString("base64")}`;
@@ -85,8 +96,8 @@ function reach({ ink, cell }: LaidText, ppi: number): Edges {
       return cell ? turnedAbout(cell.finished, cell.angle, turned) : turned;
     }),
   );
-  // Letters reach a little over their box, lines half their width, shadows as far as they are moved and soft.
-  const over = toPx(ink.kind === "text" ? ink.text.size : aroundShape(ink), ppi) + 1;
+  // Letters reach a little over their box, and lines half their width.
+  const over = toPx(ink.kind === "text" ? ink.text.size : (ink.stroke?.width ?? 0), ppi) + 1;
   const [xs, ys] = [corners.map((at) => at.x), corners.map((at) => at.y)];
   return {
     left: toPx(Math.min(...xs), ppi) - over,
@@ -95,9 +106,6 @@ function reach({ ink, cell }: LaidText, ppi: number): Edges {
     bottom: toPx(Math.max(...ys), ppi) + over,
   };
 }
-
-const aroundShape = ({ stroke, shadow }: PathInk): number =>
-  (stroke?.width ?? 0) + (shadow ? Math.max(Math.abs(shadow.right), Math.abs(shadow.down)) + shadow.blur : 0);
 
 interface Edges {
   left: number;
@@ -128,11 +136,11 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
       const seen = here.filter(({ reaches }) => meet(reaches, slice));
       if (seen.length === 0) continue;
       const marks = seen
-        .map(({ text: { ink, cell, picture }, reaches }, i) => {
+        .map(({ text: { ink, cell }, reaches }, i) => {
           const anchor = isInside(reaches, slice) ? null : nearest(reaches, slice);
           return ink.kind === "text"
             ? textMark(ink, cell, scale, `c${i}`, anchor)
-            : pathMark(ink, cell, scale, `c${i}`, anchor, picture);
+            : plainMark(ink, cell, scale, `c${i}`, anchor);
         })
         .join("");
       const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;
@@ -142,6 +150,20 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
       blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [...fonts], { left: 0, top })));
     }
   }
+}
+
+/** A plain shape, as far as its clip shows it, with an invisible pixel in sight where it may be nowhere to be seen. */
+function plainMark(
+  ink: PathInk,
+  cell: TiltedWith,
+  scale: Scale,
+  id: string,
+  anchor: { x: number; y: number } | null,
+): string {
+  const path = bodyMark(ink, cell, scale, id, null);
+  if (!ink.clip) return path;
+  const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
+  return clipped(kept + path, ink.clip, cell, scale, id);
 }
 
 const meet = (a: Edges, b: Edges): boolean =>
@@ -188,16 +210,6 @@ function rendered(
   return [straightAlpha(image.pixels), { width: image.width, height: image.height, ...at }];
 }
 
-/** Colours that were multiplied by their alpha, divided by it again. */
-function straightAlpha(pixels: Buffer): Buffer {
-  for (let i = 0; i < pixels.length; i += 4) {
-    const alpha = pixels[i + 3]!;
-    if (alpha === 0 || alpha === 255) continue;
-    for (let c = 0; c < 3; c++) pixels[i + c] = Math.min(255, Math.round((pixels[i + c]! * 255) / alpha));
-  }
-  return pixels;
-}
-
 async function paintPicture(
   sheet: SheetPixels,
   ink: PictureInk,
@@ -217,16 +229,29 @@ async function paintPicture(
     return;
   }
   const upright = pixelBox(rect, ppi);
-  const png = await pngAt(files(ink.of.id), ink.of.kind, upright);
   const side = Math.ceil(Math.hypot(upright.width, upright.height)) + 2;
   const middle = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
   const at = cell ? turnedAbout(cell.finished, cell.angle, middle) : middle;
   const [left, top] = [Math.floor(toPx(at.x, ppi) - side / 2), Math.floor(toPx(at.y, ppi) - side / 2)];
-  const { x, y, width, height } = rect;
-  const image = `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none" transform="${transformOf(rect, turn, cell, pixelScale(ppi))}" xlink:href="data:image/png;base64,${png.toString("base64")}"/>`;
-  const seen = clip ? clipped(image, clip, cell, pixelScale(ppi), "c") : image;
+  const seen = await pictureMark(ink, cell, ppi, files);
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" viewBox="${left} ${top} ${side} ${side}">${seen}</svg>`;
   blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [], { left, top })), how);
+}
+
+/** A graphic or a photo as an SVG element in pixels of the sheet; `anchor` is a place that is seen, where it may not be. */
+export async function pictureMark(
+  { rect, turn, clip, of, opacity }: PictureInk,
+  cell: Laid["cell"],
+  ppi: number,
+  files: PhotoFiles,
+  anchor: { x: number; y: number } | null = null,
+): Promise<string> {
+  const png = await pngAt(files(of.id), of.kind, pixelBox(rect, ppi));
+  const { x, y, width, height } = rect;
+  const fade = anchor && opacity < 1 ? ` opacity="${opacity}"` : "";
+  const image = `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none"${fade} transform="${transformOf(rect, turn, cell, pixelScale(ppi))}" xlink:href="data:image/png;base64,${png.toString("base64")}"/>`;
+  const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
+  return clip ? clipped(kept + image, clip, cell, pixelScale(ppi), "c") : image;
 }
 
 /** A graphic or a photo as RGBA pixels of a box's size, turned by quarters. */

@@ -46,7 +46,7 @@ export function textMark(
 }
 
 /** A mark as far as its clip shows it. */
-export function seen(
+function seen(
   mark: string,
   clip: Rect | null,
   cell: TiltedWith,

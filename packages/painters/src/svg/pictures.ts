@@ -59,7 +59,7 @@ export class SvgPictures {
       const { fill } = ink;
       const isPicture = typeof fill === "object" && fill?.kind === "picture";
       const name = isPicture ? await this.picture(fill.of) : "";
-      return pathMark(ink, cell, UM, this.id(), null, isPicture ? (rect) => usedIn(name, rect) : null);
+      return pathMark(ink, cell, UM, this.id(), isPicture ? (rect) => usedIn(name, rect) : null);
     }
     const { rect, turn, opacity, blend, clip } = ink;
     const name = await this.picture(ink.of);

@@ -1,19 +1,20 @@
 import {
   pathData,
   turnedAbout,
+  um,
   type PathCut,
   type PathInk,
   type PathStep,
   type Rect,
   type Shadow,
 } from "@wide-quilt/core";
-import { seen, transformOf, type Scale, type TiltedWith } from "./marks.ts";
+import { clipped, transformOf, type Scale, type TiltedWith } from "./marks.ts";
 
 /** A picture as it is put into a drawing: as an element over its rectangle. */
 export type PictureMark = (rect: Rect) => string;
 
 /**
- * A drawn shape as an SVG element; `id` and `anchor` as for words, `picture` what it is filled with where that is one. Its
+ * A drawn shape as an SVG element; `id` is for what is named in it, `picture` what it is filled with where that is one. Its
  * windows cut both it and its shadow off, one after the other, so that two that overlap are both open.
  */
 export function pathMark(
@@ -21,30 +22,37 @@ export function pathMark(
   cell: TiltedWith,
   scale: Scale,
   id: string,
-  anchor: { x: number; y: number } | null = null,
   picture: PictureMark | null = null,
 ): string {
-  const { commands, fill, stroke, shadow, box, turn, clip, opacity } = ink;
-  const { at } = scale;
-  const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${at(stroke.width)}"` : "";
-  const data = pathData(commands, at);
+  const { clip, opacity, shadow } = ink;
+  const body = bodyMark(ink, cell, scale, id, picture);
+  const drawn = opacity < 1 ? `<g opacity="${opacity}">${body}</g>` : body;
+  const marks = (shadow ? shadowMark(ink, shadow, cell, scale, id) : "") + drawn;
+  const around = ink.cut.length > 0 ? allOf(ink, cell, scale) : "";
+  const open = ink.cut.reduce((inner, cut, i) => {
+    const name = `${id}w${i}`;
+    return `<clipPath id="${name}"><path clip-rule="evenodd" d="${around}${turnedData(cut, cell, scale)}"/></clipPath><g clip-path="url(#${name})">${inner}</g>`;
+  }, marks);
+  return clip ? clipped(open, clip, cell, scale, id) : open;
+}
+
+/** What a shape is filled with and its line; `kept` stands in every group, where groups must have something to be seen. */
+export function bodyMark(
+  { commands, fill, stroke, box, turn }: PathInk,
+  cell: TiltedWith,
+  scale: Scale,
+  id: string,
+  picture: PictureMark | null,
+  kept = "",
+): string {
+  const data = pathData(commands, scale.at);
+  const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${scale.at(stroke.width)}"` : "";
   const transform = transformOf(box, turn, cell, scale);
   const isPicture = typeof fill === "object" && fill?.kind === "picture";
   const paint = isPicture ? "none" : fillOf(fill, `${id}f`);
-  const path = `<path d="${data}" fill="${paint}"${line} transform="${transform}"/>`;
-  const filled =
-    isPicture && picture
-      ? `<clipPath id="${id}p"><path d="${data}" transform="${transform}"/></clipPath><g clip-path="url(#${id}p)"><g transform="${transform}">${picture(fill.rect)}</g></g>`
-      : "";
-  const fade = opacity < 1 ? ` opacity="${opacity}"` : "";
-  const drawn = `${gradientOf(fill, `${id}f`, scale)}<g${fade}>${filled}${path}</g>`;
-  const under = shadow ? shadowMark(ink, shadow, cell, scale, id) : "";
-  const around = ink.cut.length > 0 ? allOf(ink, cell, scale) : "";
-  const open = ink.cut.reduce((marks, cut, i) => {
-    const name = `${id}w${i}`;
-    return `<clipPath id="${name}"><path clip-rule="evenodd" d="${around}${turnedData(cut, cell, scale)}"/></clipPath><g clip-path="url(#${name})">${marks}</g>`;
-  }, under + drawn);
-  return seen(open, clip, cell, scale, id, anchor);
+  const path = `${gradientOf(fill, `${id}f`, scale)}<path d="${data}" fill="${paint}"${line} transform="${transform}"/>`;
+  if (!isPicture || !picture) return path;
+  return `<clipPath id="${id}p"><path d="${data}" transform="${transform}"/></clipPath><g clip-path="url(#${id}p)">${kept}<g transform="${transform}">${picture(fill.rect)}</g></g>${path}`;
 }
 
 /** The data of a rectangle around all that is seen of a shape, however it is turned. */
@@ -54,8 +62,19 @@ function allOf(ink: PathInk, cell: TiltedWith, { at }: Scale): string {
   return `M${left} ${top}H${right}V${foot}H${left}Z`;
 }
 
-/** A rectangle around a shape, its line and its shadow, in µm: the square around the circle that it turns in. */
-export function reachOf({ box, stroke, shadow }: PathInk, cell: TiltedWith) {
+/** A square on the sheet, in µm, its edges anywhere. */
+export interface Square {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** A rectangle around a shape, its line and its shadow: the square around the circle that it turns in. */
+export function reachOf(
+  { box, stroke, shadow }: Pick<PathInk, "box" | "stroke" | "shadow">,
+  cell: TiltedWith,
+): Square {
   const { x, y, width, height } = box;
   const middle = { x: x + width / 2, y: y + height / 2 };
   const at = cell ? turnedAbout(cell.finished, cell.angle, middle) : middle;
@@ -91,16 +110,29 @@ function gradientOf(fill: PathInk["fill"], id: string, { at }: Scale): string {
 /** How far a blur of a standard deviation of 1 is seen. */
 const SEEN = 3;
 
-/** The shadow of a shape alone: what it covers, moved and made soft. `blur` is how far it fades: three standard deviations. */
-export function shadowMark(ink: PathInk, shadow: Shadow, cell: TiltedWith, scale: Scale, id: string): string {
+/** The shadow of a shape alone: what it covers, moved and made soft, its `blur` being three standard deviations. */
+export function shadowMark(
+  ink: PathInk,
+  shadow: Shadow,
+  cell: TiltedWith,
+  scale: Scale,
+  id: string,
+  kept = "",
+): string {
   const { commands, fill, stroke, box, turn } = ink;
   const { at } = scale;
-  const cast = `<path d="${pathData(commands, at)}" fill="${fill === null ? "none" : shadow.colour}"${
-    stroke ? ` stroke="${shadow.colour}" stroke-width="${at(stroke.width)}"` : ""
-  } transform="${transformOf(box, turn, cell, scale)}"/>`;
-  const moved = `<g transform="translate(${at(shadow.right)} ${at(shadow.down)})" opacity="${shadow.opacity}">`;
-  if (shadow.blur === 0) return `${moved}${cast}</g>`;
-  const reach = reachOf(ink, cell);
-  const region = `x="${at(reach.x)}" y="${at(reach.y)}" width="${at(reach.width)}" height="${at(reach.height)}"`;
-  return `${moved}<filter id="${id}s" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB"><feGaussianBlur stdDeviation="${at(shadow.blur) / SEEN}"/></filter><g filter="url(#${id}s)">${cast}</g></g>`;
+  const { x, y, width, height } = shadowReach(ink, shadow, cell);
+  const region = `x="${at(x)}" y="${at(y)}" width="${at(width)}" height="${at(height)}"`;
+  const soft = shadow.blur > 0 ? `<feGaussianBlur stdDeviation="${at(shadow.blur) / SEEN}"/>` : "";
+  const line = stroke ? ` stroke="${shadow.colour}" stroke-width="${at(stroke.width)}"` : "";
+  const moved = `translate(${at(shadow.right)} ${at(shadow.down)})${transformOf(box, turn, cell, scale)}`;
+  const cast = `<path d="${pathData(commands, at)}" fill="${fill === null ? "none" : shadow.colour}"${line} transform="${moved}"/>`;
+  return `<filter id="${id}s" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB">${soft}<feComponentTransfer><feFuncA type="linear" slope="${shadow.opacity}"/></feComponentTransfer></filter><g filter="url(#${id}s)">${kept}${cast}</g>`;
+}
+
+/** A rectangle around the shadow of a shape. */
+export function shadowReach({ box, stroke }: PathInk, shadow: Shadow, cell: TiltedWith): Square {
+  const soft = { ...shadow, right: um(0), down: um(0) };
+  const { x, y, width, height } = reachOf({ box, stroke, shadow: soft }, cell);
+  return { x: x + shadow.right, y: y + shadow.down, width, height };
 }

@@ -21,10 +21,24 @@ export function drawShapes(
     shape.sheet === null || shape.sheet === page ? [shape] : [],
   );
   const windows = here.filter(({ is }) => is === "window");
-  const cut = where === "front" ? windows.map(cutOf) : [];
-  const drawn = here.filter(({ is }) => is === where).map((shape) => ({ ...inkOf(shape), cut }));
+  const drawn = here
+    .filter(({ is }) => is === where)
+    .map((shape) => ({
+      ...inkOf(shape),
+      cut: where === "front" ? windows.filter((window) => reaches(shape, window)).map(cutOf) : [],
+    }));
   const lines = where === "front" ? windows.filter(({ stroke }) => stroke) : [];
   return [...drawn, ...lines.map((shape) => ({ ...inkOf({ ...shape, fill: null }), cut: [] }))];
+}
+
+/** Whether a shape, however both are turned, could lie over a window with its line or its shadow. */
+function reaches(shape: Shape, window: Shape): boolean {
+  const { stroke, shadow } = shape;
+  const thrown = shadow ? Math.hypot(shadow.right, shadow.down) + shadow.blur : 0;
+  const middle = ({ x, y, width, height }: Shape) => [x + width / 2, y + height / 2] as const;
+  const [[ax, ay], [bx, by]] = [middle(shape), middle(window)];
+  const far = Math.hypot(shape.width, shape.height) / 2 + Math.hypot(window.width, window.height) / 2;
+  return Math.hypot(ax - bx, ay - by) <= far + (stroke?.width ?? 0) + thrown;
 }
 
 const cutOf = (shape: Shape): PathCut => ({
