@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import sharp from "sharp";
 import { freshJob, mm, PRINTERS } from "@wide-quilt/core";
-import type { JobView, PatternView, ProblemBody } from "../src/contract.ts";
+import type { EventView, JobView, PatternView, ProblemBody } from "../src/contract.ts";
 import { Server } from "../testing/server.ts";
 import { Client, testFolder } from "./client.ts";
 
@@ -169,6 +169,10 @@ describe("a pattern for several printers", () => {
     const ships = book.find(({ keptAt }) => keptAt === null)!;
     const own = (await client.ask<PatternView>("POST", `/patterns/${ships.id}/targets`, madeFor())).body;
     expect([own.id === ships.id, own.name, own.targets.length]).toEqual([false, ships.name, 1]);
+    // An event takes the layout of a target as it takes a pattern’s own.
+    const [target] = own.targets;
+    const event = await client.ask<EventView>("POST", "/events", { name: "Fair", patterns: [target!.id] });
+    expect(event.body.patterns[target!.id]).toMatchObject({ sheet: { paper: { width: 105_000 } } });
   });
 
   it("refuses what is nothing to make it for, with a sentence that names the field", async () => {

@@ -138,7 +138,7 @@ export class PatternsService {
   /** Starts a job with the layout of a pattern, or of one of its targets, under the pattern’s name. */
   start(id: string): JobView {
     const { name, job } = this.pattern(id);
-    return this.jobs.keep({ ...job, name: name.slice(0, 200) }, id);
+    return this.jobs.keep({ ...job, name }, id);
   }
 
   /** A layout of the book: of a pattern that was kept or comes with the program, or of one of its targets. */
@@ -149,7 +149,7 @@ export class PatternsService {
     if (!found) throw notHere();
     const { row, target } = found;
     if (!target) return row;
-    return { name: `${row.name}, ${target.for.name}`, job: makeFor(row.job, target).job };
+    return { name: `${row.name}, ${target.for.name}`.slice(0, 200), job: makeFor(row.job, target).job };
   }
 
   private keep(pattern: Pattern): PatternView {

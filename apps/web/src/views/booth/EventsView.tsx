@@ -2,6 +2,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { server } from "../../api/client.ts";
+import { layoutsOf } from "../../api/layouts.ts";
 import { failureOf, useEventsQuery, usePatternsQuery } from "../../api/queries.ts";
 import { PageHead } from "../../app/PageHead.tsx";
 import { WayToJobs } from "../../app/Way.tsx";
@@ -95,7 +96,7 @@ function BeginEvent() {
         <SelectField
           label="What guests take home"
           value={pattern}
-          choices={patterns.map((one) => ({ value: one.id, text: one.name }))}
+          choices={layoutsOf(patterns).map((one) => ({ value: one.id, text: one.name }))}
           onChange={setChosen}
         />
         <button type="submit" className={button.main} disabled={name.trim() === "" || pattern === ""}>

@@ -2,6 +2,7 @@ import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { EVENT_LIMITS, FOLDER_LANE, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
 import type { ReactNode } from "react";
+import { layoutsOf } from "../../api/layouts.ts";
 import { usePatternsQuery, usePrintersQuery } from "../../api/queries.ts";
 import { Check } from "../../ui/Check.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
@@ -132,8 +133,9 @@ type Change = Pick<Props, "setup" | "onChange">;
 function PatternChoice({ setup, patterns, onChange }: Change & { patterns: PatternView[] }) {
   const chosen = setup.patterns;
   // What an event began with stays to be chosen, whatever became of it in the book.
-  const gone = chosen.filter(({ id }) => !patterns.some((one) => one.id === id));
-  const all = [...gone, ...patterns.map(({ id, name }) => ({ id, name, shots: 1 }))];
+  const layouts = layoutsOf(patterns);
+  const gone = chosen.filter(({ id }) => !layouts.some((one) => one.id === id));
+  const all = [...gone, ...layouts.map((layout) => ({ ...layout, shots: 1 }))];
   return (
     <ul className="flex max-h-72 flex-col gap-1.5 overflow-y-auto">
       {all.map((one) => {

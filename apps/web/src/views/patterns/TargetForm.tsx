@@ -1,4 +1,4 @@
-import { FITS, kindOf, LIMITS, PAPERS, type Made, type MadeFor, type Size } from "@wide-quilt/core";
+import { FITS, kindOf, LIMITS, PAPERS, um, type Made, type MadeFor, type Size } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
 import { FIT_NAMES } from "../../kinds/artwork/FitPanel.tsx";
 import { usePlaces } from "../../places/places.ts";
@@ -40,19 +40,17 @@ export function TargetForm({ pattern, madeFor, made, isNew, onChange, onKeep, on
   const setPrinter = (change: Partial<MadeFor["printer"]>) => set({ printer: { ...printer, ...change } });
   const lying =
     page.lie === "landscape" ? { width: page.paper.height, height: page.paper.width } : page.paper;
-  const setPage = (size: Size) => {
+  const pageOf = (size: Size, page: MadeFor["page"]): MadeFor["page"] => {
     const upright = {
       width: Math.min(size.width, size.height),
       height: Math.max(size.width, size.height),
     } as Size;
-    set({
-      page: {
-        ...page,
-        // In the reader’s unit: pixels that were typed are round in no other.
-        paper: { name: `${words.figure(upright.width)} × ${words.measure(upright.height)}`, ...upright },
-        lie: size.width > size.height ? "landscape" : "portrait",
-      },
-    });
+    return {
+      ...page,
+      // In the reader’s unit: pixels that were typed are round in no other.
+      paper: { name: `${words.figure(upright.width)} × ${words.measure(upright.height)}`, ...upright },
+      lie: size.width > size.height ? "landscape" : "portrait",
+    };
   };
   const choosePaper = (id: string) => {
     const paper = PAPERS.find((one) => one.id === id);
@@ -64,7 +62,12 @@ export function TargetForm({ pattern, madeFor, made, isNew, onChange, onKeep, on
     if (!chosen) return;
     const named = madeFor.name === printer.name ? chosen.name : madeFor.name;
     const bleed = chosen.bleed > 0 ? chosen.bleed : printer.bleed;
-    set({ name: named, printer: { ...chosen, bleed } });
+    const next = { ...madeFor, name: named, printer: { ...chosen, bleed } };
+    // A printer that takes one size of page has that.
+    const { pixels, ppi } = chosen;
+    const side = (count: number) => um(Math.round((count * 25_400) / ppi));
+    const size = pixels && { width: side(pixels.width), height: side(pixels.height) };
+    onChange(size ? { ...next, page: pageOf(size, next.page) } : next);
   };
   const pixels = `${words.number(Math.round((lying.width * printer.ppi) / 25_400))}\u00a0×\u00a0${words.number(Math.round((lying.height * printer.ppi) / 25_400))}\u00a0px`;
   return (
@@ -98,7 +101,12 @@ export function TargetForm({ pattern, madeFor, made, isNew, onChange, onKeep, on
         }
         onChange={choosePaper}
       />
-      <SizeFields size={lying} range={LIMITS.paper} words={words} onChange={setPage} />
+      <SizeFields
+        size={lying}
+        range={LIMITS.paper}
+        words={words}
+        onChange={(size) => set({ page: pageOf(size, page) })}
+      />
       <p className="-mt-1.5 text-[12px] text-ink-3">
         <span className="measure">{pixels}</span>; “1400px” typed as a size is pixels at this resolution.
       </p>
