@@ -1,19 +1,8 @@
-import { inch, mm, um, type Shape, type ShapeFill } from "@wide-quilt/core";
+import { BARE_SHAPE, inch, mm, um, type Shape, type ShapeFill } from "@wide-quilt/core";
 
 const shape = (x: number, y: number, width: number, height: number, change: Partial<Shape>): Shape => ({
-  form: "rectangle",
+  ...BARE_SHAPE,
   ...{ x: mm(x), y: mm(y), width: mm(width), height: mm(height) },
-  turn: 0,
-  corner: mm(3),
-  points: 5,
-  depth: 0.5,
-  fill: null,
-  stroke: null,
-  shadow: null,
-  opacity: 1,
-  is: "front",
-  order: 0,
-  sheet: null,
   ...change,
 });
 const flat = (colour: string): ShapeFill => ({ kind: "flat", colour });

@@ -67,6 +67,7 @@ describe("a pattern for several printers", () => {
     onPaper: null,
     fit: "fill",
     most: 3,
+    widened: null,
     ...change,
   });
   const text = (x: number) => ({

@@ -4,6 +4,7 @@ import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
 import {
   arrange,
+  BARE_SHAPE,
   chance,
   check,
   FORMS,
@@ -24,22 +25,8 @@ const PLATE = "#3c3c50";
 const PHOTOS = ["#c81e1e", "#1e9c1e", "#1e1ec8"];
 
 const shape = (x: number, y: number, width: number, height: number, change: Partial<Shape>): Shape => ({
-  form: "rectangle",
-  x: mm(x),
-  y: mm(y),
-  width: mm(width),
-  height: mm(height),
-  turn: 0,
-  corner: mm(2),
-  points: 5,
-  depth: 0.5,
-  fill: null,
-  stroke: null,
-  shadow: null,
-  opacity: 1,
-  is: "front",
-  order: 0,
-  sheet: null,
+  ...BARE_SHAPE,
+  ...{ x: mm(x), y: mm(y), width: mm(width), height: mm(height) },
   ...change,
 });
 const flat = (colour: string): Shape["fill"] => ({ kind: "flat", colour });

@@ -31,24 +31,24 @@ export class WidenGraphic {
   @ApiProperty({ description: "Pixels above" })
   @IsInt()
   @Min(0)
-  @Max(2000)
+  @Max(20_000)
   top!: number;
 
   @ApiProperty({ description: "Pixels at the right" })
   @IsInt()
   @Min(0)
-  @Max(2000)
+  @Max(20_000)
   right!: number;
 
   @ApiProperty({ description: "Pixels below" })
   @IsInt()
   @Min(0)
-  @Max(2000)
+  @Max(20_000)
   bottom!: number;
 
   @ApiProperty({ description: "Pixels at the left" })
   @IsInt()
   @Min(0)
-  @Max(2000)
+  @Max(20_000)
   left!: number;
 }

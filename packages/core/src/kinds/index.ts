@@ -4,7 +4,7 @@ export type { FreshFrom, JobKind } from "./kind.ts";
 export type { LaidArt, LaidBlock, LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
-export { artBox, placeArt, wantedPixels } from "./artwork/index.ts";
+export { artBox, lackingWhole, placeArt, wantedPixels, widenedBy } from "./artwork/index.ts";
 export { heightOf } from "./mixed/index.ts";
 export { keepPacking, type PackedQuestion } from "./packed/index.ts";
 export {

@@ -1,4 +1,4 @@
-import { artBox, FITS, waysToLie, wantedPixels, type Fit } from "@wide-quilt/core";
+import { artBox, FITS, waysToLie, wantedPixels, widenedBy, type Fit } from "@wide-quilt/core";
 import { server } from "../../api/client.ts";
 import { sentenceOf } from "../../api/problem.ts";
 import { useAppDispatch } from "../../app/hooks.ts";
@@ -26,14 +26,7 @@ export const FitPanel = panelOf("artwork", ({ job, ticket, words, set }) => {
     if (!art || !more) return;
     try {
       const { id } = await server.widenGraphic(art.file, art.name, more);
-      const wider = { ...art, file: id, ...wanted };
-      const moved = windows.map((one) => ({
-        ...one,
-        x: one.x + more.left,
-        y: one.y + more.top,
-        outline: one.outline.map(([x, y]): [number, number] => [x + more.left, y + more.top]),
-      }));
-      set({ art: wider, windows: moved });
+      set(widenedBy({ art, windows }, { file: id, ...more }));
     } catch (error) {
       dispatch(noticed(sentenceOf(error), "wrong"));
     }

@@ -75,10 +75,12 @@ function Whole({ pattern }: { pattern: Kept }) {
     : chosen;
   const keep = async () => {
     if (!draft) return;
+    const madeFor = await acts.filled(pattern.job, draft.madeFor);
+    if (!madeFor) return;
     const now =
       draft.of === null
-        ? await acts.add(pattern.id, draft.madeFor)
-        : await acts.change(pattern.id, draft.of, draft.madeFor);
+        ? await acts.add(pattern.id, madeFor)
+        : await acts.change(pattern.id, draft.of, madeFor);
     if (!now) return;
     setDraft(null);
     setChosen(draft.of ?? now.targets.at(-1)!.id);

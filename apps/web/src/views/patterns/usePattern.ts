@@ -4,6 +4,7 @@ import { useMemo } from "react";
 import { useNavigate } from "react-router";
 import { server } from "../../api/client.ts";
 import { failureOf, usePatternsQuery } from "../../api/queries.ts";
+import { withFilledEdges } from "../../kinds/artwork/fillEdges.ts";
 import { useDoing } from "../../app/useDoing.ts";
 import { LOCALE } from "../../app/preferences.ts";
 import type { Words } from "../../words/words.ts";
@@ -71,6 +72,14 @@ export function usePatternActs() {
   return {
     /** To another pattern’s page. */
     go: (id: string) => void navigate(`/patterns/${id}`, { replace: true }),
+    /** The same with the artwork’s edges repeated where it would leave some of the page bare; null where that failed. */
+    filled: async (job: Job, madeFor: MadeFor): Promise<MadeFor | null> => {
+      let filled: MadeFor | null = null;
+      await doing(async () => {
+        filled = await withFilledEdges(job, madeFor);
+      });
+      return filled;
+    },
     start: (id: string) =>
       void doing(async () => {
         const job = await server.startFromPattern(id);
@@ -97,5 +106,6 @@ export function beginning(pattern: PatternView, printer: MadeFor["printer"]): Ma
     onPaper: impose.way === "one" ? null : impose.paper,
     fit: "fill",
     most: 3,
+    widened: null,
   };
 }

@@ -28,6 +28,8 @@ export interface Brought {
   page: Rect;
   /** Lengths that had to be larger or smaller than they came out, to be printed at all. */
   limited: number;
+  /** Whether what would stay bare around it is filled with its edge. */
+  filled: boolean;
 }
 
 /**
@@ -43,7 +45,7 @@ export function bring(master: Job, target: MadeFor): Brought {
   const kind = kindOf(master);
   const next = onPage(master, target);
   const [here, page] = [boxOf(master), boxOf(next)];
-  const { fit, most } = target;
+  const { fit, most, widened } = target;
   const fitting =
     kind.comesTo(master, here, page, fit, most) ??
     fittedBy({ left: -here.x, top: -here.y, across: 1, down: 1 }, fitInto(here, page, fit, most));
@@ -56,7 +58,7 @@ export function bring(master: Job, target: MadeFor): Brought {
   const by = Math.min(fitting.across, fitting.down);
   // A length of nothing stays nothing: no gap is no matter of scale.
   const length = (own: Um, range: LengthRange) => (own === 0 ? own : kept(own * by, range));
-  const change = kind.brought(master, { fitting, fit, most, length } satisfies Bring);
+  const change = kind.brought(master, { fitting, fit, most, widened, length } satisfies Bring);
   const scaled = new Scaled(fitting, length, kept);
   return {
     job: {
@@ -74,6 +76,7 @@ export function bring(master: Job, target: MadeFor): Brought {
     whole: fittedRect(here, fitting),
     page,
     limited,
+    filled: change !== null && "art" in change,
   };
 }
 

@@ -33,7 +33,7 @@ export function makeFor(master: Job, target: Pick<PatternTarget, "for" | "correc
 
 /** What a person should know of a page that was brought to another: what is cut off or bare, and what found no place. */
 export function sayMade(
-  { job, fitting, whole, page, limited, lost }: Made,
+  { job, fitting, whole, page, limited, filled, lost }: Made,
   master: Job,
   words: TicketWords,
 ): { level: "look" | "right"; sentence: string }[] {
@@ -46,8 +46,9 @@ export function sayMade(
   const slack = 500;
   if (off > slack) look(`At the left and at the right ${both(off)} of it are cut off.`);
   if (over > slack) look(`Above and below ${both(over)} of it are cut off.`);
-  if (off < -slack) look(`At the left and at the right ${both(-off)} of the page stay bare.`);
-  if (over < -slack) look(`Above and below ${both(-over)} of the page stay bare.`);
+  const bare = filled ? "are filled with its edge" : "of the page stay bare";
+  if (off < -slack) look(`At the left and at the right ${both(-off)} ${bare}.`);
+  if (over < -slack) look(`Above and below ${both(-over)} ${bare}.`);
   const stretched = Math.max(fitting.across / fitting.down, fitting.down / fitting.across) - 1;
   if (stretched > 0.001) {
     look(`It is stretched by ${writeNumber(stretched * 100, words.locale, 0, 1)} %: circles become ovals.`);

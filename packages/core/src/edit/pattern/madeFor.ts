@@ -4,7 +4,9 @@ import { printerSchema } from "../../catalogue/printer/schema.ts";
 import { sheetSchema } from "../../job/schema.ts";
 import { fault } from "../../schema/fault.ts";
 import { LIMITS, type JobFault } from "../../schema/index.ts";
-import { length, name, paper } from "../../schema/parts.ts";
+import { count, length, name, paper, photoId } from "../../schema/parts.ts";
+
+const more = count({ least: 0, most: 20_000 }, "Pixels more at that side");
 
 /** Another printer, paper and page that a pattern is made for. */
 export const madeForSchema = z.strictObject({
@@ -26,8 +28,20 @@ export const madeForSchema = z.strictObject({
     .min(0, "must be at least 0 %")
     .max(100, "must be at most 100 %")
     .describe("How far stretching may change its proportion, in percent; beyond that it covers"),
+  widened: z
+    .strictObject({
+      of: photoId.describe("The artwork that it was made of: another one is not widened by it"),
+      file: photoId,
+      left: more,
+      top: more,
+      right: more,
+      bottom: more,
+    })
+    .nullable()
+    .describe("The artwork with its outermost pixels repeated, so that seen whole it fills the page"),
 });
 
+export type Widened = NonNullable<MadeFor["widened"]>;
 export type MadeFor = z.infer<typeof madeForSchema>;
 
 export type MadeForReading = { ok: true; madeFor: MadeFor } | { ok: false; faults: JobFault[] };

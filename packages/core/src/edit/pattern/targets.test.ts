@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { edgePx, mm, um } from "../../base/length/index.ts";
 import { PRINTERS, type Printer } from "../../catalogue/printer/index.ts";
 import type { Job, Place } from "../../job/index.ts";
-import { freshJob, type Kind } from "../../kinds/index.ts";
+import { freshJob, lackingWhole, type Kind } from "../../kinds/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { applyEdit, type JobEdit } from "../index.ts";
 import {
@@ -37,6 +37,7 @@ const to = (width: number, height: number, ppi: number, change: Partial<MadeFor>
   onPaper: null,
   fit: "fill",
   most: 100,
+  widened: null,
   ...change,
 });
 const onPage = (kind: Kind, width: number, height: number, ppi: number): Job =>
@@ -223,6 +224,34 @@ describe("a layout for another printer", () => {
       expect([finished.width, finished.height]).toEqual(
         turn % 180 === 0 ? [35_000, 45_000] : [45_000, 35_000],
       );
+  });
+
+  it("fills what an artwork that is seen whole leaves bare, by an edge of as many pixels as that takes", () => {
+    // 600 × 900 px on a page of 60 × 90 mm: 10 px to the mm. On 80 × 90 mm 10 mm are bare at each side: 100 px.
+    const art = { file: "a".repeat(64), name: "fair.png", width: 600, height: 900 };
+    const window = { x: 50, y: 60, width: 500, height: 400, angle: 0, soft: 0, outline: [] };
+    const master = edited(onPage("artwork", 60_000, 90_000, 254), {
+      do: "ticket",
+      change: { art, windows: [window] },
+    });
+    const wide = to(80_000, 90_000, 254, { fit: "whole" });
+    const more = lackingWhole(art, bring(master, wide).page)!;
+    expect(more).toEqual({ left: 100, right: 100, top: 0, bottom: 0 });
+    const filled = { ...wide, widened: { of: art.file, file: "b".repeat(64), ...more } };
+    const made = makeFor(master, { for: filled, corrections: [] });
+    expect(made.job.ticket).toMatchObject({ art: { file: "b".repeat(64), width: 800 }, artFit: "fill" });
+    const [sheet] = arrange(made.job, {});
+    // The window stays where it was in the picture, which lies in the middle: 10 mm further to the right.
+    expect(sheet!.cells[0]!.finished).toEqual({ x: 15_000, y: 6000, width: 50_000, height: 40_000 });
+    expect(sheet!.over[0]).toMatchObject({ rect: { x: 0, y: 0, width: 80_000, height: 90_000 } });
+    const said = (one: typeof made) => sayMade(one, master, { unit: "mm" })[0]!.sentence;
+    expect(said(made)).toMatch(
+      /At the left and at the right 10\u00a0mm \(100\u00a0px\) are filled with its edge/,
+    );
+    // Another artwork in the pattern: that one was not widened, and the page is bare again until it is.
+    const other = edited(master, { do: "ticket", change: { art: { ...art, file: "c".repeat(64) } } });
+    expect(said(makeFor(other, { for: filled, corrections: [] }))).toMatch(/stay bare/);
+    expect(lackingWhole(art, bring(master, to(60_000, 90_000, 300)).page)).toBeNull();
   });
 
   it("says what came out too small to be made, and holds it there", () => {

@@ -1,3 +1,3 @@
 export { drawShapes, inOrder } from "./draw.ts";
 export { pointsOf, shapePath } from "./path.ts";
-export { FORMS, type Form, type Shape, type ShapeFill } from "./schema.ts";
+export { BARE_SHAPE, FORMS, type Form, type Shape, type ShapeFill } from "./schema.ts";

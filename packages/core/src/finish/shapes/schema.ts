@@ -1,4 +1,6 @@
 import { z } from "zod";
+import type { Rect } from "../../base/geometry/index.ts";
+import { mm } from "../../base/length/index.ts";
 import { LIMITS, type LengthRange } from "../../schema/index.ts";
 import { colour, count, length, sheetName } from "../../schema/parts.ts";
 import { graphicFile } from "../graphics/schema.ts";
@@ -63,3 +65,19 @@ export const shapeSchema = z.strictObject({
 
 export type Shape = z.infer<typeof shapeSchema>;
 export type ShapeFill = z.infer<typeof shapeFillSchema>;
+
+/** A rectangle in front of the photos with nothing to be seen of it yet. */
+export const BARE_SHAPE: Omit<Shape, keyof Rect> = {
+  form: "rectangle",
+  turn: 0,
+  corner: mm(3),
+  points: 5,
+  depth: 0.5,
+  fill: null,
+  stroke: null,
+  shadow: null,
+  opacity: 1,
+  is: "front",
+  order: 0,
+  sheet: null,
+};

@@ -6,6 +6,7 @@ import { checkArtwork } from "./check.ts";
 import { layOutArtwork } from "./layout.ts";
 import { placeArt } from "./place.ts";
 import { sayArtwork } from "./say.ts";
+import { widenedBy } from "./widened.ts";
 import { hasWindows } from "./made.ts";
 
 export const artwork = kind({
@@ -30,11 +31,13 @@ export const artwork = kind({
   isOnePiece: true,
   check: checkArtwork,
   wantsArt: (job, { art }) => art === null && !hasWindows(job),
-  brought: (_job, { gap, under }, { fit, most, length }) => ({
+  brought: (_job, ticket, { fit, most, length, widened }) => ({
     artFit: fit,
     stretch: Math.min(100, most),
-    gap: length(gap, LIMITS.gap),
-    under: length(under, LIMITS.slack),
+    gap: length(ticket.gap, LIMITS.gap),
+    under: length(ticket.under, LIMITS.slack),
+    // It has the page’s proportion then, so that covering it is seeing it whole.
+    ...(widened && widened.of === ticket.art?.file && { ...widenedBy(ticket, widened), artFit: "fill" }),
   }),
   // Everything goes with the artwork, which loses no more on the other page than it must.
   comesTo: (ticket, from, to, fit, most) => {
@@ -43,4 +46,5 @@ export const artwork = kind({
   },
 });
 
+export { lackingWhole, widenedBy } from "./widened.ts";
 export { artBox, placeArt, wantedPixels } from "./place.ts";

@@ -1,4 +1,4 @@
-import { mm, um, type Form, type Rect, type Shape, type SheetPlan } from "@wide-quilt/core";
+import { BARE_SHAPE, mm, um, type Form, type Rect, type Shape, type SheetPlan } from "@wide-quilt/core";
 
 /** Each form in a word or two, as it stands in lists. */
 export const FORM_NAMES: Record<Form, string> = {
@@ -46,23 +46,11 @@ export function plateWithWindow({ trim, bleed }: SheetPlan): Record<string, Shap
   };
 }
 
-function plain({ x, y, width, height }: Rect, order: number): Shape {
-  return {
-    form: "rectangle",
-    ...{ x, y, width, height },
-    turn: 0,
-    corner: mm(3),
-    points: 5,
-    depth: 0.5,
-    fill: null,
-    stroke: null,
-    shadow: null,
-    opacity: 1,
-    is: "front",
-    order,
-    sheet: null,
-  };
-}
+const plain = ({ x, y, width, height }: Rect, order: number): Shape => ({
+  ...BARE_SHAPE,
+  ...{ x, y, width, height },
+  order,
+});
 
 /** The order that lies over all there are. */
 export const above = (shapes: Readonly<Record<string, Shape>>): number =>
