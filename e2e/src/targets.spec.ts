@@ -95,6 +95,8 @@ test("a strip with tilted windows and a logo made here, for two printers, correc
   folder,
   server,
 }) => {
+  // A whole trade, from the artwork to the sixth print.
+  test.slow();
   const { art, photos } = await filesIn(folder);
   await startJob(page, /Artwork with windows/);
   await part(page, "Paper").click();
@@ -211,6 +213,25 @@ test("a strip with tilted windows and a logo made here, for two printers, correc
     await page.getByRole("button", { name: "Back to computed" }).click();
     await expect(page.getByText("It is as computed again.")).toBeVisible();
     await expect(made).not.toContainText("by hand");
+    // Seen whole: 620 ÷ 600 leaves 1900 − 1860 = 40 px of the page, filled with the artwork’s own edge.
+    await page.getByRole("button", { name: "Change", exact: true }).click();
+    await page.getByRole("radio", { name: "Seen whole" }).click();
+    await expect(page.getByText(/Above and below .* of the page stay bare/)).toBeVisible();
+    await page.getByRole("button", { name: "Change it" }).click();
+    await expect(
+      page.getByText(/Above and below 1\.59\smm \(20\spx\) are filled with its edge/),
+    ).toBeVisible();
+    await begin(page, server.address, "target");
+    await page.getByLabel("Photo files").setInputFiles(photos);
+    await expect(page.getByText("3 in this job")).toBeVisible();
+    await saved(page);
+    await writePng(page, server);
+    const whole = await newest(server.data);
+    expect([whole.at(310, 3), whole.at(310, 1896)]).toEqual([PLATE, PLATE]);
+    expect(seen(whole, 620 / 600, 0, 20)).toEqual(AS_DRAWN);
+    await page.goto(`${server.address}/patterns`);
+    await page.getByRole("link", { name: "Fair strip", exact: true }).click();
+    await made.click();
     await page.getByRole("button", { name: "Take it out" }).click();
     await expect(made).toHaveCount(0);
   });
