@@ -2,6 +2,7 @@ import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { BookMarked } from "lucide-react";
 import { useEffect, useId, useState } from "react";
 import { useNavigate } from "react-router";
+import { makeFor, sayCorrection } from "@wide-quilt/core";
 import type { OfPattern, PatternView } from "@wide-quilt/server/contract";
 import { server } from "../../api/client.ts";
 import { changed } from "../../api/queries.ts";
@@ -54,6 +55,7 @@ function Form({ id, jobName, onDone }: { id: string; jobName: string; onDone(): 
       dispatch(patternCame({ id: kept.id, name: kept.name, targets: kept.targets.length, target }));
       dispatch(changed("patterns"));
       dispatch(noticed(said, "right"));
+      for (const sentence of lostIn(kept)) dispatch(noticed(sentence, "look"));
       onDone();
       return kept;
     } catch (error) {
@@ -144,6 +146,18 @@ function Form({ id, jobName, onDone }: { id: string; jobName: string; onDone(): 
     </form>
   );
 }
+
+/** What was set by hand for other printers and has lost its thing by the change. */
+const lostIn = ({ job, targets }: PatternView): string[] =>
+  targets.flatMap((target) => {
+    const { lost } = makeFor(job, target);
+    const what = [...new Set(lost.map((one) => sayCorrection(one, job)))];
+    return what.length === 0
+      ? []
+      : [
+          `“${target.for.name}”: what was set by hand for ${what.join(", ")} has nothing to be set for any more.`,
+        ];
+  });
 
 /** What changes elsewhere by it. */
 function whatFollows({ targets, target }: OfPattern): string {

@@ -1,5 +1,5 @@
 export { bring, type Brought } from "./bring.ts";
-export { correctionsOf, withCorrections, type Correction } from "./corrections.ts";
+export { correctionsOf, sayCorrection, withCorrections, type Correction } from "./corrections.ts";
 export { makeFor, sayMade, type Made, type PatternTarget } from "./made.ts";
 export { readMadeFor, type MadeFor, type MadeForReading } from "./madeFor.ts";
 export {

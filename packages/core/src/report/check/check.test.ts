@@ -316,6 +316,26 @@ describe("words", () => {
     expect(rules(wearing("[nmae]"))).toEqual(["unknown-field"]);
   });
 
+  it("whose letters are hard to read on paper, or have no pixels to be letters of, are found", () => {
+    const type = (size: number) => ({
+      type: {
+        font: "hanken" as const,
+        size: um(size),
+        least: um(size),
+        colour: "#000000",
+        align: "middle" as const,
+      },
+    });
+    expect(rules(wearing("Gull", type(1400)))).toEqual([]);
+    const small = findings(wearing("Gull", type(1200)))[0]!;
+    expect([small.rule, small.level, small.cells.length > 0]).toEqual(["words-small", "look", true]);
+    expect(small.sentence).toMatch(/^Letters are down to 1\.2\u00a0mm high and hard to read on paper/);
+    // 2 mm at 100 ppi are 7.9 pixels; at 150 they are 11.8.
+    const coarse = (ppi: number) => applyEdit(wearing("Gull", type(2000)), { do: "target", change: { ppi } });
+    expect(findings(coarse(100)).find(({ rule }) => rule === "words-small")?.sentence).toMatch(/of 7 pixels/);
+    expect(rules(coarse(150))).not.toContain("words-small");
+  });
+
   it("under cells that lie over the next piece are found, and room is made for them", () => {
     const close = applyEdit(wearing("[name]", { place: "under" }), { do: "ticket", change: { gap: mm(1) } });
     expect(rules(close)).toContain("words-over-neighbour");
