@@ -41,17 +41,36 @@ export function withCorrections(
   computed: Job,
   corrections: readonly Correction[],
 ): { job: Job; lost: Correction[] } {
+  const all = putOn(computed, corrections);
+  const reading = readJob(all.job);
+  if (reading.ok) return { job: reading.job, lost: all.lost };
+  if (corrections.length === 1) return { job: computed, lost: [...corrections] };
+  // Some of them make no job any more: which, is found by halves.
+  const half = corrections.length >> 1;
+  const first = withCorrections(computed, corrections.slice(0, half));
+  // So many that do not fit are of another pattern altogether.
+  if (first.lost.length > MOST_LOST)
+    return { job: first.job, lost: [...first.lost, ...corrections.slice(half)] };
+  const second = withCorrections(first.job, corrections.slice(half));
+  return { job: second.job, lost: [...first.lost, ...second.lost] };
+}
+
+const MOST_LOST = 50;
+
+/** Every correction whose thing is there put on; what comes of it may be no job. */
+function putOn(computed: Job, corrections: readonly Correction[]): { job: Job; lost: Correction[] } {
   const lost: Correction[] = [];
   let job = computed;
   for (const one of corrections) {
-    const next = put(job, one);
+    const next = patchedBy(job, one);
     if (next) job = next;
     else lost.push(one);
   }
   return { job, lost };
 }
 
-function put(job: Job, { at, ...what }: Correction): Job | null {
+/** The job with one value set, or taken out; null where there is nothing to set it in. What comes of it may be no job. */
+function patchedBy(job: Job, { at, ...what }: Correction): Job | null {
   const before = valueAt(job, at);
   const parent = valueAt(job, at.slice(0, -1));
   if (typeof parent !== "object" || parent === null) return null;
@@ -60,8 +79,7 @@ function put(job: Job, { at, ...what }: Correction): Job | null {
   if (isThere && "to" in what && isSame(before, what.to)) return job;
   try {
     const change = { at: [...at], ...(isThere && { from: before }), ...("to" in what && { to: what.to }) };
-    const reading = readJob(patched(job, [change]));
-    return reading.ok ? reading.job : null;
+    return patched(job, [change]);
   } catch (error) {
     if (error instanceof PatchFault) return null;
     throw error;

@@ -313,6 +313,17 @@ describe("what is set by hand for one target", () => {
     ]);
   });
 
+  it("is looked through by halves where some of very many make no job", () => {
+    const text = (i: number) => ({ at: ["texts", `t${i + 2}`], to: { ...master().texts.t1!, y: i } });
+    const corrections = Array.from({ length: 150 }, (_, i) => text(i));
+    corrections[77] = { at: ["texts", "t1", "width"], to: -1 } as never;
+    const made = makeFor(master(), { for: target, corrections });
+    expect([made.lost, Object.keys(made.job.texts).length]).toEqual([[corrections[77]], 150]);
+    // Nothing but nonsense is not tried one by one for ever.
+    const bad = Array.from({ length: 4000 }, () => ({ at: ["texts", "t1", "width"], to: -1 }));
+    expect(makeFor(master(), { for: target, corrections: bad }).lost).toHaveLength(4000);
+  });
+
   it("goes into the pattern’s file and comes out of it the same; files of before have no targets", () => {
     const pattern = {
       name: "Fair",
