@@ -1,10 +1,7 @@
-import { pathData, type PathCut, type PathInk } from "@wide-quilt/core";
+import { FADES_OVER, pathData, pictureIn, type PathCut, type PathInk } from "@wide-quilt/core";
 import { useId, type ReactNode } from "react";
 import { address } from "../api/client.ts";
 import { turn } from "./shapes.ts";
-
-/** A blur fades out over three standard deviations. */
-const SEEN = 3;
 
 /** A drawn shape as the plan has it: its shadow, what it is filled with, its line, its windows left out of all. */
 export function Shape({ ink }: { ink: PathInk }) {
@@ -12,7 +9,7 @@ export function Shape({ ink }: { ink: PathInk }) {
   const { commands, fill, stroke, shadow, opacity, box } = ink;
   const data = pathData(commands);
   const transform = turn(ink.turn, box) || undefined;
-  const isPicture = typeof fill === "object" && fill?.kind === "picture";
+  const picture = pictureIn(fill);
   const isGradient = typeof fill === "object" && fill?.kind === "gradient";
   const paint = isGradient ? `url(#${id}f)` : typeof fill === "string" ? fill : "none";
   const drawn = (
@@ -34,7 +31,7 @@ export function Shape({ ink }: { ink: PathInk }) {
         <g
           transform={`translate(${shadow.right} ${shadow.down})`}
           opacity={shadow.opacity}
-          style={shadow.blur > 0 ? { filter: `blur(${shadow.blur / SEEN}px)` } : undefined}
+          style={shadow.blur > 0 ? { filter: `blur(${shadow.blur / FADES_OVER}px)` } : undefined}
         >
           <path
             d={data}
@@ -46,15 +43,15 @@ export function Shape({ ink }: { ink: PathInk }) {
         </g>
       )}
       <g opacity={opacity}>
-        {isPicture && (
+        {picture && (
           <>
             <clipPath id={`${id}p`}>
               <path d={data} transform={transform} />
             </clipPath>
             <g clipPath={`url(#${id}p)`}>
               <image
-                href={address.graphic(fill.of.id)}
-                {...fill.rect}
+                href={address.graphic(picture.of.id)}
+                {...picture.rect}
                 preserveAspectRatio="none"
                 transform={transform}
               />

@@ -1,5 +1,6 @@
 import {
   pathData,
+  pictureIn,
   type CellPlan,
   type Ink,
   type PathCut,
@@ -10,6 +11,7 @@ import {
 } from "@wide-quilt/core";
 import { Resvg } from "@resvg/resvg-js";
 import { FONT_FILES } from "../fonts.ts";
+import { UM } from "../svg/marks.ts";
 import { reachOf, shadowMark, shadowReach, turnedData } from "../svg/shape.ts";
 import type { PdfPictures } from "./pictures.ts";
 import { pt, rectPt, tilt, turnAbout } from "./units.ts";
@@ -42,10 +44,9 @@ interface Opened {
 async function openedFor(ink: Ink, pictures: PdfPictures): Promise<Opened> {
   if (ink.kind === "picture") return { picture: await pictures.ink(ink.of, ink.rect), shadow: null };
   if (ink.kind === "text") return { picture: null, shadow: null };
-  const { fill } = ink;
-  const isPicture = typeof fill === "object" && fill?.kind === "picture";
+  const picture = pictureIn(ink.fill);
   return {
-    picture: isPicture ? await pictures.ink(fill.of, fill.rect) : null,
+    picture: picture && (await pictures.ink(picture.of, picture.rect)),
     shadow: ink.shadow && ink.shadow.blur > 0 ? shadowOf(ink, ink.shadow, pictures) : null,
   };
 }
@@ -61,7 +62,7 @@ function shadowOf(ink: PathInk, shadow: Shadow, pictures: PdfPictures): Opened["
   const { x, y, width, height } = shadowReach(ink, shadow, null);
   const ppi = Math.min(SHADOW_PPI.most, Math.max(SHADOW_PPI.least, (25_400 * FADE) / shadow.blur));
   const pixels = Math.min(SHADOW_MOST, Math.ceil((width / 25_400) * ppi));
-  const mark = shadowMark(ink, shadow, null, { at: (um) => um, edge: (um) => um }, "s");
+  const mark = shadowMark(ink, shadow, null, UM, "s");
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${x} ${y} ${width} ${height}" width="${width}" height="${height}">${mark}</svg>`;
   const png = new Resvg(svg, { fitTo: { mode: "width", value: pixels }, font: { loadSystemFonts: false } });
   const image = pictures.open(png.render().asPng());
@@ -86,10 +87,11 @@ function paintPath(doc: PDFKit.PDFDocument, ink: PathInk, opened: Opened): void 
   turnAbout(doc, box, turn);
   if (opacity < 1) doc.opacity(opacity);
   const data = pathData(commands, pt);
-  if (typeof fill === "object" && fill?.kind === "picture") {
+  const picture = pictureIn(fill);
+  if (picture) {
     doc.save();
     doc.path(data).clip();
-    const [x, y, width, height] = rectPt(fill.rect);
+    const [x, y, width, height] = rectPt(picture.rect);
     doc.image(opened.picture as never, x, y, { width, height, ignoreOrientation: true } as never);
     doc.restore();
   } else if (fill !== null) doc.path(data).fill(colourOf(doc, fill) as never);

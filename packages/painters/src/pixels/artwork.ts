@@ -1,12 +1,10 @@
-import { Resvg } from "@resvg/resvg-js";
 import sharp from "sharp";
-import { toPx, type Ink, type SheetPlan } from "@wide-quilt/core";
-import { FONT_FILES } from "../fonts.ts";
+import type { Ink, SheetPlan } from "@wide-quilt/core";
 import type { PhotoFiles } from "../photo/files.ts";
-import { textMark, type Scale } from "../svg/marks.ts";
+import { pixelScale, textMark } from "../svg/marks.ts";
 import { filling, pictureMark } from "./ink.ts";
+import { rendered } from "./rendered.ts";
 import { shapeLayers, type ShapeLayer } from "./shapeLayers.ts";
-import { straightAlpha } from "./straight.ts";
 
 /**
  * What lies in front of a sheet’s photos, as a PNG of the sheet’s pixels and density: bare paper and windows are transparent,
@@ -34,17 +32,13 @@ async function* layersOf(
     yield* shapeLayers(ink, null, ppi, pixels, await filling(ink, ppi, files));
     return;
   }
-  const scale: Scale = { at: (um) => toPx(um, ppi), edge: (um) => Math.round(toPx(um, ppi)) };
-  const { width, height } = pixels;
-  const middle = { x: width / 2, y: height / 2 };
-  const mark =
+  const box = { left: 0, top: 0, ...pixels };
+  const middle = { x: pixels.width / 2, y: pixels.height / 2 };
+  const rgba =
     ink.kind === "text"
-      ? textMark(ink, null, scale, "t", middle)
-      : await pictureMark(ink, null, ppi, files, middle);
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${mark}</svg>`;
-  const fontFiles = ink.kind === "text" ? [FONT_FILES[ink.text.font]()] : [];
-  const { pixels: drawn } = new Resvg(svg, { font: { fontFiles, loadSystemFonts: false } }).render();
-  yield { rgba: straightAlpha(drawn), left: 0, top: 0, width, height };
+      ? rendered(textMark(ink, null, pixelScale(ppi), "t", middle), box, [ink.text.font])
+      : rendered(await pictureMark(ink, null, ppi, files, middle), box);
+  yield { rgba, ...box };
 }
 
 /** Lays pixels over others (Porter and Duff 1984, “over”), alpha not multiplied in. */

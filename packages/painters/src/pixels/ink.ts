@@ -1,25 +1,24 @@
 import { readFile } from "node:fs/promises";
-import { Resvg } from "@resvg/resvg-js";
 import {
   onItsSideAbout,
+  pictureIn,
   pixelBox,
   toPx,
   turnedAbout,
-  type FontId,
   type Ink,
   type PathInk,
   type PictureInk,
   type PixelBox,
+  type Rect,
   type TextInk,
 } from "@wide-quilt/core";
-import { FONT_FILES } from "../fonts.ts";
 import { sizedGraphic } from "../graphic/size.ts";
 import { openUpright } from "../photo/open.ts";
 import type { PhotoFiles } from "../photo/files.ts";
-import { clipped, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
+import { clipped, pixelScale, textMark, transformOf, type Scale, type TiltedWith } from "../svg/marks.ts";
 import { bodyMark, type PictureMark } from "../svg/shape.ts";
 import { shapeLayers } from "./shapeLayers.ts";
-import { straightAlpha } from "./straight.ts";
+import { rendered } from "./rendered.ts";
 import { blendOnto, overlayOf, type SheetPixels } from "./canvas.ts";
 
 /** Ink and the cell that it is tilted with; null for ink of the sheet. */
@@ -73,18 +72,16 @@ export async function filling(
   ppi: number,
   files: PhotoFiles,
 ): Promise<PictureMark | null> {
-  if (typeof fill !== "object" || fill?.kind !== "picture") return null;
-  const png = await pngAt(files(fill.of.id), fill.of.kind, pixelBox(fill.rect, ppi));
-  const href = `data:image/png;base64,${png.toString("base64")}`;
-  return ({ x, y, width, height }) =>
-    `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none" xlink:href="${href}"/>`;
+  const picture = pictureIn(fill);
+  if (!picture) return null;
+  const png = await pngAt(files(picture.of.id), picture.of.kind, pixelBox(picture.rect, ppi));
+  return (rect) => imageMark(png, rect, ppi);
 }
 
-/** Lengths in pixels; what cuts words off has whole ones. */
-const pixelScale = (ppi: number): Scale => ({
-  at: (um) => toPx(um, ppi),
-  edge: (um) => Math.round(toPx(um, ppi)),
-});
+/** A PNG as an element over a rectangle, in pixels of the sheet; `how` is what else it says. */
+function imageMark(png: Buffer, { x, y, width, height }: Rect, ppi: number, how = ""): string {
+  return `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none"${how} xlink:href="data:image/png;base64,${png.toString("base64")}"/>`;
+}
 
 /** What words or a shape cover once they are turned, in pixels of the sheet. */
 function reach({ ink, cell }: LaidText, ppi: number): Edges {
@@ -143,11 +140,11 @@ function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number)
             : plainMark(ink, cell, scale, `c${i}`, anchor);
         })
         .join("");
-      const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.width}" height="${height}" viewBox="0 ${top} ${sheet.width} ${height}">${marks}</svg>`;
       const fonts = new Set(
         seen.flatMap(({ text: { ink } }) => (ink.kind === "text" ? [ink.text.font] : [])),
       );
-      blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [...fonts], { left: 0, top })));
+      const box = { left: 0, top, width: sheet.width, height };
+      blendOnto(sheet, overlayOf(sheet.space, rendered(marks, box, fonts), box));
     }
   }
 }
@@ -198,18 +195,6 @@ function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number
   return found;
 }
 
-/** A drawing as RGBA pixels of sRGB, and where they lie. */
-function rendered(
-  svg: string,
-  fonts: readonly FontId[],
-  at: { left: number; top: number },
-): [rgba: Buffer, box: PixelBox] {
-  const image = new Resvg(svg, {
-    font: { fontFiles: fonts.map((font) => FONT_FILES[font]()), loadSystemFonts: false },
-  }).render();
-  return [straightAlpha(image.pixels), { width: image.width, height: image.height, ...at }];
-}
-
 async function paintPicture(
   sheet: SheetPixels,
   ink: PictureInk,
@@ -234,8 +219,8 @@ async function paintPicture(
   const at = cell ? turnedAbout(cell.finished, cell.angle, middle) : middle;
   const [left, top] = [Math.floor(toPx(at.x, ppi) - side / 2), Math.floor(toPx(at.y, ppi) - side / 2)];
   const seen = await pictureMark(ink, cell, ppi, files);
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" viewBox="${left} ${top} ${side} ${side}">${seen}</svg>`;
-  blendOnto(sheet, overlayOf(sheet.space, ...rendered(svg, [], { left, top })), how);
+  const box = { left, top, width: side, height: side };
+  blendOnto(sheet, overlayOf(sheet.space, rendered(seen, box), box), how);
 }
 
 /** A graphic or a photo as an SVG element in pixels of the sheet; `anchor` is a place that is seen, where it may not be. */
@@ -247,9 +232,9 @@ export async function pictureMark(
   anchor: { x: number; y: number } | null = null,
 ): Promise<string> {
   const png = await pngAt(files(of.id), of.kind, pixelBox(rect, ppi));
-  const { x, y, width, height } = rect;
   const fade = anchor && opacity < 1 ? ` opacity="${opacity}"` : "";
-  const image = `<image xmlns:xlink="http://www.w3.org/1999/xlink" x="${toPx(x, ppi)}" y="${toPx(y, ppi)}" width="${toPx(width, ppi)}" height="${toPx(height, ppi)}" preserveAspectRatio="none"${fade} transform="${transformOf(rect, turn, cell, pixelScale(ppi))}" xlink:href="data:image/png;base64,${png.toString("base64")}"/>`;
+  const turned = ` transform="${transformOf(rect, turn, cell, pixelScale(ppi))}"`;
+  const image = imageMark(png, rect, ppi, fade + turned);
   const kept = anchor ? `<rect x="${anchor.x}" y="${anchor.y}" width="1" height="1" fill="none"/>` : "";
   return clip ? clipped(kept + image, clip, cell, pixelScale(ppi), "c") : image;
 }

@@ -1,6 +1,5 @@
-import { Resvg } from "@resvg/resvg-js";
-import { toPx, type PathInk } from "@wide-quilt/core";
-import type { Scale, TiltedWith } from "../svg/marks.ts";
+import type { PathInk, PixelBox } from "@wide-quilt/core";
+import { pixelScale, type Scale, type TiltedWith } from "../svg/marks.ts";
 import {
   bodyMark,
   reachOf,
@@ -10,15 +9,11 @@ import {
   type PictureMark,
   type Square,
 } from "../svg/shape.ts";
-import { straightAlpha } from "./straight.ts";
+import { rendered } from "./rendered.ts";
 
 /** A part of a shape as RGBA pixels of sRGB, not multiplied by their alpha, and where they lie. */
-export interface ShapeLayer {
+export interface ShapeLayer extends PixelBox {
   rgba: Uint8Array;
-  left: number;
-  top: number;
-  width: number;
-  height: number;
 }
 
 /** Pixels that are painted at once. */
@@ -38,36 +33,29 @@ export function* shapeLayers(
   page: { width: number; height: number },
   picture: PictureMark | null,
 ): Generator<ShapeLayer> {
-  const scale: Scale = { at: (um) => toPx(um, ppi), edge: (um) => Math.round(toPx(um, ppi)) };
-  const clip = ink.clip
-    ? pixelsOf(ink.clip, scale)
-    : { left: 0, top: 0, right: page.width, bottom: page.height };
-  const all = inside(inside(pixelsOf(reachOf(ink, cell), scale), clip), {
-    left: 0,
-    top: 0,
-    right: page.width,
-    bottom: page.height,
-  });
+  const scale = pixelScale(ppi);
+  const sheet = { left: 0, top: 0, right: page.width, bottom: page.height };
+  const onSheet = inside(pixelsOf(reachOf(ink, cell), scale), sheet);
+  const all = ink.clip ? inside(onSheet, pixelsOf(ink.clip, scale)) : onSheet;
   const [width, last] = [all.right - all.left, all.bottom];
   if (width <= 0) return;
   const rows = Math.max(1, Math.floor(MOST / width));
   for (let top = all.top; top < last; top += rows) {
     const part = { ...all, top, bottom: Math.min(last, top + rows) };
-    const height = part.bottom - top;
-    const drawn = (marks: string) => straightAlpha(drawing(marks, part));
+    const box = { left: part.left, top, width, height: part.bottom - top };
     const holes =
       ink.cut.length > 0
-        ? drawing(ink.cut.map((cut) => `<path d="${turnedData(cut, cell, scale)}"/>`).join(""), part)
+        ? rendered(ink.cut.map((cut) => `<path d="${turnedData(cut, cell, scale)}"/>`).join(""), box)
         : null;
     // An invisible pixel: a group that is nowhere to be seen ends the process.
     const kept = `<rect x="${part.left}" y="${top}" width="1" height="1" fill="none"/>`;
     const { shadow } = ink;
     if (shadow && meets(pixelsOf(shadowReach(ink, shadow, cell), scale), part)) {
-      const rgba = seenThrough(drawn(shadowMark(ink, shadow, cell, scale, "s", kept)), holes, 1);
-      yield { rgba, left: part.left, top, width, height };
+      const thrown = rendered(shadowMark(ink, shadow, cell, scale, "s", kept), box);
+      yield { rgba: seenThrough(thrown, holes, 1), ...box };
     }
-    const rgba = seenThrough(drawn(bodyMark(ink, cell, scale, "b", picture, kept)), holes, ink.opacity);
-    yield { rgba, left: part.left, top, width, height };
+    const body = rendered(bodyMark(ink, cell, scale, "b", picture, kept), box);
+    yield { rgba: seenThrough(body, holes, ink.opacity), ...box };
   }
 }
 
@@ -94,12 +82,6 @@ const inside = (a: Part, b: Part): Part => ({
 
 const meets = (a: Part, b: Part): boolean =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
-
-function drawing(marks: string, { left, top, right, bottom }: Part): Buffer {
-  const [width, height] = [right - left, bottom - top];
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="${left} ${top} ${width} ${height}">${marks}</svg>`;
-  return new Resvg(svg, { font: { loadSystemFonts: false } }).render().pixels;
-}
 
 /** Pixels as much as they are to be seen, less what the windows cover. */
 function seenThrough(rgba: Buffer, holes: Buffer | null, opacity: number): Uint8Array {

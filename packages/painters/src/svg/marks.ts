@@ -1,4 +1,4 @@
-import { fontById, type CellPlan, type Rect, type SetText, type TextInk } from "@wide-quilt/core";
+import { fontById, toPx, type CellPlan, type Rect, type SetText, type TextInk } from "@wide-quilt/core";
 
 /** The cell that something is tilted with; null for what belongs to the sheet. */
 export type TiltedWith = Pick<CellPlan, "finished" | "angle"> | null;
@@ -9,6 +9,12 @@ export interface Scale {
   /** An edge that things are cut off at: pixels have only whole ones. */
   edge(um: number): number;
 }
+
+/** Lengths in pixels; what cuts off has whole ones. */
+export const pixelScale = (ppi: number): Scale => ({
+  at: (um) => toPx(um, ppi),
+  edge: (um) => Math.round(toPx(um, ppi)),
+});
 
 /** Micrometres as they are: the view box is the paper in µm. */
 export const UM: Scale = { at: (um) => um, edge: (um) => um };

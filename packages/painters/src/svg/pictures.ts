@@ -1,5 +1,5 @@
 import { readFile } from "node:fs/promises";
-import type { CellPlan, Ink, PictureInk, Rect } from "@wide-quilt/core";
+import { pictureIn, type CellPlan, type Ink, type PictureInk, type Rect } from "@wide-quilt/core";
 import { embedPhoto, renditionOf, type Embedding } from "../embed/photo.ts";
 import { isDrawn } from "../graphic/size.ts";
 import { placing } from "../pdf/matrix.ts";
@@ -56,10 +56,9 @@ export class SvgPictures {
   async ink(ink: Ink, cell: TiltedWith): Promise<string> {
     if (ink.kind === "text") return textMark(ink, cell, UM, this.id());
     if (ink.kind === "path") {
-      const { fill } = ink;
-      const isPicture = typeof fill === "object" && fill?.kind === "picture";
-      const name = isPicture ? await this.picture(fill.of) : "";
-      return pathMark(ink, cell, UM, this.id(), isPicture ? (rect) => usedIn(name, rect) : null);
+      const picture = pictureIn(ink.fill);
+      const name = picture && (await this.picture(picture.of));
+      return pathMark(ink, cell, UM, this.id(), name === null ? null : (rect) => usedIn(name, rect));
     }
     const { rect, turn, opacity, blend, clip } = ink;
     const name = await this.picture(ink.of);

@@ -1,5 +1,7 @@
 import {
+  FADES_OVER,
   pathData,
+  pictureIn,
   turnedAbout,
   um,
   type PathCut,
@@ -48,11 +50,11 @@ export function bodyMark(
   const data = pathData(commands, scale.at);
   const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${scale.at(stroke.width)}"` : "";
   const transform = transformOf(box, turn, cell, scale);
-  const isPicture = typeof fill === "object" && fill?.kind === "picture";
-  const paint = isPicture ? "none" : fillOf(fill, `${id}f`);
+  const pictured = pictureIn(fill);
+  const paint = pictured ? "none" : fillOf(fill, `${id}f`);
   const path = `${gradientOf(fill, `${id}f`, scale)}<path d="${data}" fill="${paint}"${line} transform="${transform}"/>`;
-  if (!isPicture || !picture) return path;
-  return `<clipPath id="${id}p"><path d="${data}" transform="${transform}"/></clipPath><g clip-path="url(#${id}p)">${kept}<g transform="${transform}">${picture(fill.rect)}</g></g>${path}`;
+  if (!pictured || !picture) return path;
+  return `<clipPath id="${id}p"><path d="${data}" transform="${transform}"/></clipPath><g clip-path="url(#${id}p)">${kept}<g transform="${transform}">${picture(pictured.rect)}</g></g>${path}`;
 }
 
 /** The data of a rectangle around all that is seen of a shape, however it is turned. */
@@ -107,9 +109,6 @@ function gradientOf(fill: PathInk["fill"], id: string, { at }: Scale): string {
   return `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${at(x1)}" y1="${at(y1)}" x2="${at(x2)}" y2="${at(y2)}"><stop stop-color="${fill.from}"/><stop offset="1" stop-color="${fill.to}"/></linearGradient>`;
 }
 
-/** How far a blur of a standard deviation of 1 is seen. */
-const SEEN = 3;
-
 /** The shadow of a shape alone: what it covers, moved and made soft, its `blur` being three standard deviations. */
 export function shadowMark(
   ink: PathInk,
@@ -123,7 +122,7 @@ export function shadowMark(
   const { at } = scale;
   const { x, y, width, height } = shadowReach(ink, shadow, cell);
   const region = `x="${at(x)}" y="${at(y)}" width="${at(width)}" height="${at(height)}"`;
-  const soft = shadow.blur > 0 ? `<feGaussianBlur stdDeviation="${at(shadow.blur) / SEEN}"/>` : "";
+  const soft = shadow.blur > 0 ? `<feGaussianBlur stdDeviation="${at(shadow.blur) / FADES_OVER}"/>` : "";
   const line = stroke ? ` stroke="${shadow.colour}" stroke-width="${at(stroke.width)}"` : "";
   const moved = `translate(${at(shadow.right)} ${at(shadow.down)})${transformOf(box, turn, cell, scale)}`;
   const cast = `<path d="${pathData(commands, at)}" fill="${fill === null ? "none" : shadow.colour}"${line} transform="${moved}"/>`;

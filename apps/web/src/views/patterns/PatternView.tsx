@@ -1,5 +1,5 @@
-import { Plus } from "lucide-react";
-import { useMemo, useState } from "react";
+import { BookMarked, Plus } from "lucide-react";
+import { useState } from "react";
 import { useParams, useSearchParams } from "react-router";
 import type { MadeFor, PatternTarget } from "@wide-quilt/core";
 import type { PatternView as Kept } from "@wide-quilt/server/contract";
@@ -10,7 +10,6 @@ import { usePlaces } from "../../places/places.ts";
 import { EmptyPage } from "../../ui/EmptyPage.tsx";
 import { button } from "../../ui/button.ts";
 import { useWords } from "../../words/words.ts";
-import { BookMarked } from "lucide-react";
 import { SideBySide } from "./SideBySide.tsx";
 import { OwnCard, TargetCard } from "./TargetCard.tsx";
 import { TargetForm } from "./TargetForm.tsx";
@@ -165,11 +164,10 @@ function Made({
 
 function Own({ pattern, onStart, onMake }: { pattern: Kept; onStart(): void; onMake(): void }) {
   const words = useWords(pattern.job.target.ppi);
-  const title = useMemo(() => pattern.job.target.printer.name, [pattern]);
   return (
     <>
       <section aria-label="The pattern" className="min-h-0 overflow-hidden bg-table">
-        <SideBySide master={pattern.job} made={null} words={words} title={title} />
+        <SideBySide master={pattern.job} made={null} words={words} title={pattern.job.target.printer.name} />
       </section>
       <aside className="min-h-0 overflow-y-auto border-l border-line bg-white p-4">
         <OwnCard pattern={pattern} words={words} onStart={onStart} onMake={onMake} />

@@ -1,4 +1,15 @@
-import { FITS, kindOf, LIMITS, PAPERS, um, type Made, type MadeFor, type Size } from "@wide-quilt/core";
+import {
+  edgePx,
+  FITS,
+  kindOf,
+  LIMITS,
+  nearest,
+  PAPERS,
+  umPer,
+  type Made,
+  type MadeFor,
+  type Size,
+} from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
 import { FIT_NAMES } from "../../kinds/artwork/FitPanel.tsx";
 import { usePlaces } from "../../places/places.ts";
@@ -65,11 +76,11 @@ export function TargetForm({ pattern, madeFor, made, isNew, onChange, onKeep, on
     const next = { ...madeFor, name: named, printer: { ...chosen, bleed } };
     // A printer that takes one size of page has that.
     const { pixels, ppi } = chosen;
-    const side = (count: number) => um(Math.round((count * 25_400) / ppi));
+    const side = (count: number) => nearest(count * umPer("px", ppi));
     const size = pixels && { width: side(pixels.width), height: side(pixels.height) };
     onChange(size ? { ...next, page: pageOf(size, next.page) } : next);
   };
-  const pixels = `${words.number(Math.round((lying.width * printer.ppi) / 25_400))}\u00a0×\u00a0${words.number(Math.round((lying.height * printer.ppi) / 25_400))}\u00a0px`;
+  const pixels = `${words.number(edgePx(lying.width, printer.ppi))}\u00a0×\u00a0${words.number(edgePx(lying.height, printer.ppi))}\u00a0px`;
   return (
     <form
       aria-label="Make it for"

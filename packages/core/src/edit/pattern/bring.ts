@@ -3,7 +3,6 @@ import {
   fittedBy,
   fittedRect,
   fittedTilted,
-  grown,
   waysToLie,
   type Edges,
   type Fitting,
@@ -12,7 +11,7 @@ import {
 import { um, type Um } from "../../base/length/index.ts";
 import type { Type } from "../../finish/words/index.ts";
 import { finishedSheet, layoutArea, type Job, type SheetSetup } from "../../job/index.ts";
-import { kindOf, type Bring } from "../../kinds/index.ts";
+import { artBox, kindOf, type Bring } from "../../kinds/index.ts";
 import { LIMITS, type LengthRange } from "../../schema/index.ts";
 import type { Style, StyleChange } from "../../finish/style/index.ts";
 import { applyEdit } from "../apply.ts";
@@ -92,8 +91,7 @@ function onPage(master: Job, { printer, page, onPaper }: MadeFor): Job {
   };
 }
 
-const boxOf = ({ sheet, target }: Job): Rect =>
-  grown(finishedSheet(sheet, waysToLie(sheet, sheet.paper)[0]!), target.bleed);
+const boxOf = (job: Job): Rect => artBox(job, waysToLie(job.sheet, job.sheet.paper)[0]!);
 
 /** Margins that leave what the area inside the old ones comes to, as far as that is on the page. */
 function marginsOf(master: Job, { sheet }: Job, fitting: Fitting): SheetSetup["margins"] {
@@ -200,19 +198,21 @@ class Scaled {
     };
   }
 
-  private box(rect: Rect, least: number = LIMITS.piece.least): Rect {
-    const { x, y, width, height } = fittedRect(rect, this.fitting);
-    return this.inside({ x, y, width, height }, least);
+  private box(rect: Rect): Rect {
+    return this.inside(fittedRect(rect, this.fitting), LIMITS.piece.least);
   }
 
-  private tilted(item: Rect & { turn: number }, least: number = LIMITS.piece.least): Rect & { turn: number } {
-    const { rect, angle } = fittedTilted(item, item.turn, this.fitting);
-    return { ...this.inside(rect, least), turn: angle };
+  private tilted(item: Rect & { turn: number }, least?: number): Rect & { turn: number } {
+    const { angle: turn, ...rect } = this.angled({ ...item, angle: item.turn }, least);
+    return { ...rect, turn };
   }
 
-  private angled(place: Rect & { angle: number }): Rect & { angle: number } {
+  private angled(
+    place: Rect & { angle: number },
+    least: number = LIMITS.piece.least,
+  ): Rect & { angle: number } {
     const { rect, angle } = fittedTilted(place, place.angle, this.fitting);
-    return { ...this.inside(rect, LIMITS.piece.least), angle };
+    return { ...this.inside(rect, least), angle };
   }
 
   private middle({ x, y, width, height }: Rect): Pick<Rect, "x" | "y"> {

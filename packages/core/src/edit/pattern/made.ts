@@ -1,4 +1,4 @@
-import { toPx, writeMeasure, writeNumber } from "../../base/length/index.ts";
+import { nearest, toPx, writeMeasure, writeNumber } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import type { TicketWords } from "../../kinds/index.ts";
 import { bring, type Brought } from "./bring.ts";
@@ -22,6 +22,9 @@ export interface Made extends Omit<Brought, "job"> {
   lost: Correction[];
 }
 
+/** A page that is off by less than this, in µm, is the same. */
+const SAME = 500;
+
 /**
  * The layout of a pattern for one of its targets: computed from the pattern’s own, then corrected by hand. Nothing of it is
  * kept, so that a pattern that changes has all its targets changed.
@@ -39,16 +42,15 @@ export function sayMade(
 ): { level: "look" | "right"; sentence: string }[] {
   const write = { ...words, ppi: job.target.ppi };
   const both = (length: number) =>
-    `${writeMeasure(Math.round(length) as never, write)} (${writeNumber(toPx(length, job.target.ppi), words.locale, 0, 1)}\u00a0px)`;
+    `${writeMeasure(nearest(length), write)} (${writeNumber(toPx(length, job.target.ppi), words.locale, 0, 1)}\u00a0px)`;
   const said: { level: "look" | "right"; sentence: string }[] = [];
   const look = (sentence: string) => said.push({ level: "look", sentence });
   const [off, over] = [(whole.width - page.width) / 2, (whole.height - page.height) / 2];
-  const slack = 500;
-  if (off > slack) look(`At the left and at the right ${both(off)} of it are cut off.`);
-  if (over > slack) look(`Above and below ${both(over)} of it are cut off.`);
+  if (off > SAME) look(`At the left and at the right ${both(off)} of it are cut off.`);
+  if (over > SAME) look(`Above and below ${both(over)} of it are cut off.`);
   const bare = filled ? "are filled with its edge" : "of the page stay bare";
-  if (off < -slack) look(`At the left and at the right ${both(-off)} ${bare}.`);
-  if (over < -slack) look(`Above and below ${both(-over)} ${bare}.`);
+  if (off < -SAME) look(`At the left and at the right ${both(-off)} ${bare}.`);
+  if (over < -SAME) look(`Above and below ${both(-over)} ${bare}.`);
   const stretched = Math.max(fitting.across / fitting.down, fitting.down / fitting.across) - 1;
   if (stretched > 0.001) {
     look(`It is stretched by ${writeNumber(stretched * 100, words.locale, 0, 1)} %: circles become ovals.`);

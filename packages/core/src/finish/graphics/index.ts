@@ -1,5 +1,7 @@
 export {
+  FADES_OVER,
   pathData,
+  pictureIn,
   type Ink,
   type Line,
   type Paint,

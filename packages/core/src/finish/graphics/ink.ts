@@ -44,6 +44,13 @@ export type Paint =
     }
   | { kind: "picture"; of: PictureInk["of"]; rect: Rect };
 
+/** The picture that a shape is filled with; null where it is filled otherwise, or not at all. */
+export const pictureIn = (paint: Paint | null): Extract<Paint, { kind: "picture" }> | null =>
+  typeof paint === "object" && paint?.kind === "picture" ? paint : null;
+
+/** How many standard deviations of its softness a shadow fades out over. */
+export const FADES_OVER = 3;
+
 /** What is left out of a shape: a path that is turned about the middle of its own box. */
 export interface PathCut {
   commands: readonly PathStep[];

@@ -44,8 +44,8 @@ export const shapeSchema = z.strictObject({
   stroke: z.strictObject({ width: length(LIMITS.line, "Width of the line around it"), colour }).nullable(),
   shadow: z
     .strictObject({
-      right: length({ least: LIMITS.away.least, most: LIMITS.away.most }, "How far it falls to the right"),
-      down: length({ least: LIMITS.away.least, most: LIMITS.away.most }, "How far it falls down"),
+      right: length(LIMITS.away, "How far it falls to the right"),
+      down: length(LIMITS.away, "How far it falls down"),
       blur: length(LIMITS.slack, "How soft its edge is"),
       colour,
       opacity: z.number().min(0).max(1),

@@ -2,6 +2,7 @@ import type { Rect } from "../../base/geometry/index.ts";
 import { um } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { inOrder, pointsOf, shapePath, type Shape } from "../../finish/shapes/index.ts";
+import { turnedAbout } from "../../photo/crop/index.ts";
 import { hullOf, type ArtWindow, type Point } from "../../solve/windows/index.ts";
 
 /** Whether windows are cut into shapes that were drawn here. */
@@ -60,12 +61,8 @@ const turnedCorners = (rect: Rect, angle: number): Point[] =>
     angle,
   );
 
-function turned(points: readonly Point[], { x, y, width, height }: Rect, degrees: number): Point[] {
-  const radians = (degrees * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
-  const [cx, cy] = [x + width / 2, y + height / 2];
-  return points.map(([px, py]) => [
-    cx + (px - cx) * cos - (py - cy) * sin,
-    cy + (px - cx) * sin + (py - cy) * cos,
-  ]);
-}
+const turned = (points: readonly Point[], box: Rect, degrees: number): Point[] =>
+  points.map(([x, y]) => {
+    const at = turnedAbout(box, degrees, { x, y });
+    return [at.x, at.y];
+  });

@@ -1,6 +1,5 @@
-import { LIMITS } from "../../schema/index.ts";
 import { waysToLie } from "../../base/geometry/index.ts";
-import { numberedSheet } from "../../schema/index.ts";
+import { LIMITS, numberedSheet } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { sayFinish, sayGap, sayInside, sayPaper, sayTrim, writing } from "../say.ts";
 

@@ -94,8 +94,8 @@ function said(
   column: Exclude<PositionColumn, "cell">,
   { sheet, cell, at, counting, comma }: Telling,
 ): string {
-  const figure = (value: number) => {
-    const text = String(Number(value.toFixed(DECIMALS[counting.unit])));
+  const figure = (value: number, decimals = DECIMALS[counting.unit]) => {
+    const text = String(Number(value.toFixed(decimals)));
     return comma ? text.replace(".", ",") : text;
   };
   switch (column) {
@@ -111,7 +111,7 @@ function said(
     case "bottom":
       return figure(at.y + at.height);
     case "tilt":
-      return String(Number(cell.angle.toFixed(4))).replace(".", comma ? "," : ".");
+      return figure(cell.angle, 4);
     case "unit":
       return counting.unit;
     case "ppi":
