@@ -6,11 +6,15 @@ import { createServer } from "vite";
 const vite = await createServer({ server: { middlewareMode: true }, appType: "custom", logLevel: "error" });
 const { FONT_FILES } = await vite.ssrLoadModule("/packages/painters/src/fonts.ts");
 
-// Latin with its extensions, Greek, Cyrillic, punctuation, currency, letterlike signs, arrows, mathematics, shapes.
+// Latin with its extensions, Greek, Cyrillic, Hebrew, Arabic, punctuation, currency, letterlike signs, arrows, mathematics,
+// shapes, signs of East Asia.
 const RANGES = [
   [0x20, 0x24f],
   [0x2b0, 0x2ff],
   [0x370, 0x52f],
+  [0x590, 0x5ff],
+  [0x600, 0x6ff],
+  [0x750, 0x77f],
   [0x1e00, 0x1eff],
   [0x2000, 0x206f],
   [0x2070, 0x209f],
@@ -18,6 +22,9 @@ const RANGES = [
   [0x2100, 0x21ff],
   [0x2200, 0x22ff],
   [0x25a0, 0x26ff],
+  [0x3000, 0x30ff],
+  [0x4e00, 0x9fff],
+  [0xff00, 0xff65],
 ];
 
 const all = {};
@@ -33,7 +40,26 @@ for (const [id, file] of Object.entries(FONT_FILES)) {
       else runs.push([sign, [width]]);
     }
   }
-  all[id] = runs;
+  all[id] = runs.flatMap(shorter);
+}
+
+/** A run in pieces: where eight signs or more have one width, that width and how many. */
+function shorter([first, widths]) {
+  const pieces = [];
+  let plain = null;
+  for (let at = 0; at < widths.length;) {
+    let end = at;
+    while (end < widths.length && widths[end] === widths[at]) end++;
+    if (end - at >= 8) {
+      pieces.push([first + at, widths[at], end - at]);
+      plain = null;
+    } else {
+      if (!plain) pieces.push((plain = [first + at, []]));
+      plain[1].push(...widths.slice(at, end));
+    }
+    at = end;
+  }
+  return pieces;
 }
 const lines = Object.entries(all).map(([id, runs]) => `  "${id}": ${JSON.stringify(runs)}`);
 writeFileSync(

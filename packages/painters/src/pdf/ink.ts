@@ -11,6 +11,7 @@ import {
 } from "@wide-quilt/core";
 import { Resvg } from "@resvg/resvg-js";
 import { FONT_FILES } from "../fonts.ts";
+import { forFont, runsOf } from "./runs.ts";
 import { UM } from "../svg/marks.ts";
 import { reachOf, shadowMark, shadowReach, turnedData } from "../svg/shape.ts";
 import type { PdfPictures } from "./pictures.ts";
@@ -73,8 +74,18 @@ function paintText(doc: PDFKit.PDFDocument, text: SetText): void {
   turnAbout(doc, text.box, text.turn);
   doc.font(FONT_FILES[text.font]()).fontSize(pt(text.size)).fillColor(text.colour, text.opacity);
   for (const { text: line, x, y } of text.lines) {
-    const back = { left: 0, middle: 0.5, right: 1 }[text.align] * doc.widthOfString(line);
-    doc.text(line, pt(x) - back, pt(y), { lineBreak: false, baseline: "alphabetic" });
+    const runs = runsOf(line).map((one) => {
+      const run = forFont(one);
+      // Asked for features, the font sets a run as a whole, and not word by word from the left.
+      const options = one.leftwards || run !== one.text ? { features: [] } : {};
+      return { run, options, width: doc.widthOfString(run, options) };
+    });
+    const width = runs.reduce((sum, run) => sum + run.width, 0);
+    let at = pt(x) - { left: 0, middle: 0.5, right: 1 }[text.align] * width;
+    for (const { run, options, width: long } of runs) {
+      doc.text(run, at, pt(y), { ...options, lineBreak: false, baseline: "alphabetic" });
+      at += long;
+    }
   }
 }
 

@@ -1,3 +1,4 @@
+import { ENGLISH } from "../../calendar/index.ts";
 import type { Exposure } from "../../photo/record/index.ts";
 
 /** What words can be taken from: the photo of a cell, what a list says of it, and the sheet it lies on. */
@@ -23,6 +24,8 @@ export interface FieldSource {
   pages: number;
   sheet: number;
   sheets: number;
+  /** The month that the page shows, where it shows one. */
+  shows?: { year: number; month: number; name: string };
 }
 
 /** A field of the words: its name, what it gives, and the ways it can be written. */
@@ -34,9 +37,7 @@ export interface Field {
   write(source: FieldSource, way: string | null): string;
 }
 
-const MONTHS = "January February March April May June July August September October November December".split(
-  " ",
-);
+const { months: MONTHS } = ENGLISH.languages[0]!;
 
 /** "IMG_0042.jpg" → "IMG_0042" */
 export const baseName = (file: string): string => file.replace(/\.[^.]{1,5}$/, "");
@@ -143,6 +144,19 @@ export const FIELDS: readonly Field[] = [
   },
   { name: "person", about: "who it is for", write: ({ person }) => person ?? "" },
   { name: "job", about: "the job’s name", write: ({ job }) => job },
+  {
+    name: "month",
+    about: "the number of the month that the page shows",
+    ways: ["2 digits", "plain"],
+    write: ({ shows }, way) => counted(shows?.month, way ?? "2 digits"),
+  },
+  { name: "month name", about: "the month that the page shows", write: ({ shows }) => shows?.name ?? "" },
+  { name: "year", about: "the year that the page shows", write: ({ shows }) => counted(shows?.year, null) },
+  {
+    name: "quarter",
+    about: "the quarter that the page shows",
+    write: ({ shows }) => (shows ? String(Math.ceil(shows.month / 3)) : ""),
+  },
   {
     name: "page",
     about: "the page’s number",

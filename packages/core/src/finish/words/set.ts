@@ -28,6 +28,11 @@ export interface SetLine {
   y: Um;
 }
 
+/**
+ * Letters that are hard to read on paper: their small ones are about half as high as the font, and 0.6 mm is half of what the
+ * European Union asks of words on packages (Regulation 1169/2011, Article 13(2)), about 4 pt.
+ */
+export const SMALL = um(1400);
 /** From the middle of a line down to its baseline, a share of the font's height: half of a capital letter. */
 const BASELINE = 0.35;
 /** From baseline to baseline. */

@@ -5,6 +5,8 @@ import { describe, expect, it } from "vitest";
 import { mm, um } from "../../base/length/index.ts";
 import {
   fill,
+  fontFor,
+  inCut,
   missingSigns,
   setWords,
   textWidth,
@@ -95,19 +97,19 @@ describe("a field that is missing leaves nothing hanging", () => {
 
 /** Font files as an independent reader of fonts (fontkit) has them. */
 const require = createRequire(import.meta.url);
-const fontFile = (folder: string, name: string): FontFile =>
-  create(
-    readFileSync(require.resolve(`@expo-google-fonts/${folder}/400Regular/${name}_400Regular.ttf`)),
-  ) as FontFile;
+const fontFile = (folder: string, name: string, cut: string): FontFile =>
+  create(readFileSync(require.resolve(`@expo-google-fonts/${folder}/${cut}/${name}_${cut}.ttf`))) as FontFile;
 
 describe("measuring", () => {
-  it.each<[FontId, string, string]>([
-    ["hanken", "hanken-grotesk", "HankenGrotesk"],
-    ["garamond", "eb-garamond", "EBGaramond"],
-    ["caveat", "caveat", "Caveat"],
-    ["spline-mono", "spline-sans-mono", "SplineSansMono"],
-  ])("agrees with the font file to half a percent, and is never narrower: %s", (id, folder, name) => {
-    const file = fontFile(folder, name);
+  it.each<[FontId, string, string, string]>([
+    ["hanken", "hanken-grotesk", "HankenGrotesk", "400Regular"],
+    ["hanken-bold", "hanken-grotesk", "HankenGrotesk", "700Bold"],
+    ["garamond-italic", "eb-garamond", "EBGaramond", "400Regular_Italic"],
+    ["josefin-light", "josefin-sans", "JosefinSans", "300Light"],
+    ["caveat", "caveat", "Caveat", "400Regular"],
+    ["spline-mono", "spline-sans-mono", "SplineSansMono", "400Regular"],
+  ])("agrees with the font file to half a percent, and is never narrower: %s", (id, folder, name, cut) => {
+    const file = fontFile(folder, name, cut);
     for (const text of ["Wren Harlow", "1/250 · f/5.6 · ISO 400", "Strandläufer, Où?"]) {
       // Without kerning, as measured here; and as it is painted, which is as wide or narrower.
       const plain =
@@ -121,6 +123,21 @@ describe("measuring", () => {
     expect(missingSigns("Straße, naïve, Łódź", "hanken")).toEqual([]);
     expect(missingSigns("海 שלום", "hanken")).toEqual(["海", "ש", "ל", "ו", "ם"]);
     expect(missingSigns("Ж", "josefin")).toEqual(["Ж"]);
+  });
+
+  it("finds the font for words of another script, in the same cut where it has that", () => {
+    expect(fontFor("3月 2027年", "josefin-bold")).toBe("noto-japanese-bold");
+    expect(fontFor("مارس ٢٠٢٧", "garamond-italic")).toBe("noto-arabic");
+    expect(fontFor("מרץ", "hanken")).toBe("noto-hebrew");
+    expect(fontFor("March", "garamond-italic")).toBe("garamond-italic");
+    // Nothing that ships has Thai.
+    expect(fontFor("มีนาคม", "hanken")).toBe("hanken");
+  });
+
+  it("knows what cuts a font has", () => {
+    expect(inCut("garamond", "italic")).toBe("garamond-italic");
+    expect(inCut("oswald-bold", "italic")).toBe("oswald");
+    expect(inCut("josefin-light", "regular")).toBe("josefin");
   });
 });
 
