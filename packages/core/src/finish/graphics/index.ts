@@ -13,5 +13,5 @@ export {
   type Stroke,
   type TextInk,
 } from "./ink.ts";
-export { coverWith, placeIn, type Ground } from "./place.ts";
+export { anchored, coverWith, placeIn, type Ground } from "./place.ts";
 export { ANCHORS, type Anchor, type Graphic, type GraphicRole, type GraphicSource } from "./schema.ts";

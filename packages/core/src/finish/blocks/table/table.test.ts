@@ -1,17 +1,18 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { contains, type Rect } from "../../base/geometry/index.ts";
-import { mm, um } from "../../base/length/index.ts";
-import { applyEdit, type JobEdit } from "../../edit/index.ts";
-import { readJob } from "../../job/index.ts";
-import { freshJob } from "../../kinds/index.ts";
-import { arrange } from "../../plan/arrange.ts";
-import type { FieldSource } from "../words/index.ts";
-import { drawBlock, type Block } from "./index.ts";
+import { contains, type Rect } from "../../../base/geometry/index.ts";
+import { mm, um } from "../../../base/length/index.ts";
+import { applyEdit, type JobEdit } from "../../../edit/index.ts";
+import { readJob } from "../../../job/index.ts";
+import { freshJob } from "../../../kinds/index.ts";
+import { arrange } from "../../../plan/arrange.ts";
+import type { FieldSource } from "../../words/index.ts";
+import { drawTable } from "./draw.ts";
+import type { TableBlock } from "./schema.ts";
 
 const source: FieldSource = { file: null, own: {}, job: "Autumn", page: 2, pages: 5, sheet: 1, sheets: 3 };
 
-const table = (over: Partial<Block> = {}): Block => ({
+const table = (over: Partial<TableBlock> = {}): TableBlock => ({
   kind: "table",
   title: "Order, [job]",
   columns: [
@@ -32,12 +33,12 @@ const table = (over: Partial<Block> = {}): Block => ({
   ...over,
 });
 
-const textsOf = (block: Block) =>
-  drawBlock(block, source).flatMap((ink) => (ink.kind === "text" ? [ink.text] : []));
+const textsOf = (block: TableBlock) =>
+  drawTable(block, source).flatMap((ink) => (ink.kind === "text" ? [ink.text] : []));
 
 describe("a table of words", () => {
   it("has its lines where its rows and columns close: 4.5 rows of 10 mm, columns of 60 and 30", () => {
-    const [tint, mesh] = drawBlock(table(), source);
+    const [tint, mesh] = drawTable(table(), source);
     // The title takes one and a half rows of 45 / 4.5 = 10 mm; headings, the row and the blank one follow.
     expect(tint).toMatchObject({
       kind: "path",
@@ -87,7 +88,7 @@ describe("a table of words", () => {
           type: { ...table().type, least: um(500) },
         });
         const box: Rect = { x: block.x, y: block.y, width: block.width, height: block.height };
-        for (const ink of drawBlock(block, source)) {
+        for (const ink of drawTable(block, source)) {
           if (ink.kind === "path") expect(contains(box, ink.box)).toBe(true);
           if (ink.kind !== "text") continue;
           expect(contains(box, ink.text.box)).toBe(true);
