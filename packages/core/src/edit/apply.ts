@@ -70,6 +70,10 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, graphics: changed(job.graphics, edit.graphics) };
     case "blocks":
       return { ...job, blocks: changed(job.blocks, edit.blocks) };
+    case "calendar":
+      return { ...job, calendar: edit.calendar };
+    case "days":
+      return { ...job, calendar: withSources(job, edit.sources) };
     case "shapes":
       return { ...job, shapes: changed(job.shapes, edit.shapes) };
     case "texts":
@@ -136,6 +140,12 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       throw new RangeError(`There is no edit “${(edit satisfies never as JobEdit).do}”`);
   }
 }
+
+/** The calendar of a job once some of its days come from elsewhere. A job without one has none to change. */
+const withSources = (
+  { calendar }: Job,
+  sources: Extract<JobEdit, { do: "days" }>["sources"],
+): Job["calendar"] => calendar && { ...calendar, sources: changed(calendar.sources, sources) };
 
 /** A job for another printer; what the printer says nothing of stays, except kinds of paper of the one before. */
 function madeBy(job: Job, printer: Printer): Job {

@@ -1,3 +1,4 @@
+export { nextYear } from "./nextYear.ts";
 export { applyEdit } from "./apply.ts";
 export { standsOf, type Stands } from "./become.ts";
 export {

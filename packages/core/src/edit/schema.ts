@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { aboutSchema } from "../catalogue/press/schema.ts";
 import { printerSchema } from "../catalogue/printer/schema.ts";
+import { daySourceSchema } from "../calendar/schema.ts";
 import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
 import { shapeSchema } from "../finish/shapes/schema.ts";
@@ -78,6 +79,10 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   /** Sets graphics, shapes and boxes of words by their names; null takes one out. */
   z.strictObject({ do: z.literal("graphics"), graphics: z.record(itemName, graphicSchema.nullable()) }),
   z.strictObject({ do: z.literal("blocks"), blocks: z.record(itemName, blockSchema.nullable()) }),
+  /** Names and weeks of the job’s calendar, and all its days. */
+  z.strictObject({ do: z.literal("calendar"), calendar: jobSchema.shape.calendar }),
+  /** Sets where days come from by their names; null takes them out. */
+  z.strictObject({ do: z.literal("days"), sources: z.record(itemName, daySourceSchema.nullable()) }),
   z.strictObject({ do: z.literal("shapes"), shapes: z.record(itemName, shapeSchema.nullable()) }),
   z.strictObject({ do: z.literal("texts"), texts: z.record(itemName, textBoxSchema.nullable()) }),
   z.strictObject({ do: z.literal("pick"), change: pickSchema.partial() }),

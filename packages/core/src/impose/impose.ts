@@ -10,6 +10,7 @@ import {
   type Size,
 } from "../base/geometry/index.ts";
 import { edgePx, nearest, um } from "../base/length/index.ts";
+import type { Stroke } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
 import { pagesOnSheets, type Job } from "../job/index.ts";
 import { cutBack } from "../plan/image.ts";
@@ -33,7 +34,10 @@ import type { PageSlot } from "../solve/slots/index.ts";
  */
 export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
   const { impose, target, finish } = job;
-  if (impose.way === "one") return [...pages];
+  if (impose.way === "one")
+    return impose.backs === "upright"
+      ? [...pages]
+      : pages.map((page, i) => (i % 2 === 1 ? turnedBack(page) : page));
   const sheets = pagesOnSheets(
     job,
     pages.map(({ trim }) => trim),
@@ -43,7 +47,8 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
     const whole = inside(paper, NO_EDGES);
     const freed = slots.map(({ at }) => placedWhole(at));
     const parts = slots.map((slot, i) => onSheet(pages[slot.page]!, slot, i, freed, whole));
-    const pieces = freed.map((finished) => ({ finished, image: null }));
+    const cutFree = impose.way === "tent" ? [boundsOf(freed)] : freed;
+    const pieces = cutFree.map((finished) => ({ finished, image: null }));
     const first = pages[slots[0]?.page ?? 0]!;
     return {
       ...first,
@@ -66,11 +71,48 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
       over: parts.flatMap(({ over }) => over),
       marks: [
         ...parts.flatMap(({ marks }) => marks),
-        ...(impose.way === "several" ? cutMarks(paper, pieces, { ...finish.marks, kind: impose.marks }) : []),
+        ...(impose.way === "spreads" ? [] : cutMarks(paper, pieces, { ...finish.marks, kind: impose.marks })),
+        ...(impose.way === "tent" ? foldTicks(paper, cutFree[0]!, finish.marks) : []),
       ],
-      freed: impose.way === "several" ? freed : null,
+      freed: impose.way === "spreads" ? null : cutFree,
     };
   });
+}
+
+/** Where a sheet is folded across its middle: short lines beside what is cut out, as far as there is room. */
+function foldTicks(
+  { width, height }: Size,
+  piece: Rect,
+  { length, width: line, colour }: Job["finish"]["marks"],
+): Stroke[] {
+  const y = um(Math.floor(height / 2));
+  const stroke = { y1: y, y2: y, width: line, colour };
+  const right = piece.x + piece.width;
+  return [
+    { x1: um(Math.max(0, piece.x - length)), x2: piece.x, ...stroke },
+    { x1: um(right), x2: um(Math.min(width, right + length)), ...stroke },
+  ].filter(({ x1, x2 }) => x2 > x1);
+}
+
+/** A page that is printed at the back of the one before it, turned by half about its middle. */
+function turnedBack(page: SheetPlan): SheetPlan {
+  const whole = inside(page.paper, NO_EDGES);
+  const move = moveTo({ of: page.paper, turn: 180, x: um(0), y: um(0) }, whole);
+  const { top, right, bottom, left } = page.mayLose;
+  return {
+    ...page,
+    printable: move.rect(page.printable),
+    trim: move.rect(page.trim),
+    bleed: move.rect(page.bleed),
+    safe: move.rect(page.safe),
+    mayLose: { top: bottom, right: left, bottom: top, left: right },
+    grounds: page.grounds.map((ground) => movedGround(ground, move)),
+    backing: page.backing.map((ink) => movedInk(ink, move)),
+    cells: page.cells.map((cell) => movedCell(cell, move)),
+    items: [],
+    over: page.over.map((ink) => movedInk(ink, move)),
+    marks: page.marks.map((stroke) => movedStroke(stroke, move)),
+  };
 }
 
 /** What is written: the sheets that are printed, or the pages where the job wants a PDF of those. */

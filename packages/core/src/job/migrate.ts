@@ -170,6 +170,13 @@ const STEPS: Record<number, (job: Values) => Values> = {
       ]),
     ),
   }),
+  // Version 14 had no calendar, and no backs of sheets.
+  14: (job) => ({
+    ...job,
+    version: 15,
+    calendar: null,
+    impose: { ...(job.impose as Values), backs: "upright" },
+  }),
 };
 
 /** Tickets as they are since shapes: strips that may stand where they were brought to, artwork stretched by so much. */

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { LIES } from "../base/geometry/index.ts";
 import { UNITS } from "../base/length/index.ts";
+import { calendarSchema } from "../calendar/schema.ts";
 import { aboutSchema } from "../catalogue/press/schema.ts";
 import { blockSchema } from "../finish/blocks/schema.ts";
 import { graphicSchema } from "../finish/graphics/schema.ts";
@@ -31,7 +32,7 @@ import { photoRefSchema, pickSchema } from "./stash/schema.ts";
 import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 14;
+export const JOB_VERSION = 15;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -145,7 +146,8 @@ export const jobSchema = z
       .describe("By name: stamps, overlays, backings and watermarks"),
     blocks: z
       .record(itemName, blockSchema)
-      .describe("By name: words laid out in columns, such as an order form"),
+      .describe("By name: words laid out in columns, such as an order form, and months"),
+    calendar: calendarSchema.nullable().describe("What months are drawn from; null where there are none"),
     shapes: z
       .record(itemName, shapeSchema)
       .refine(

@@ -1,6 +1,7 @@
 import { evenEdges } from "../base/geometry/index.ts";
 import { mm, nearest, um, UM_PER_INCH, type Unit } from "../base/length/index.ts";
 import { paperById, prefersLetter, type Paper } from "../catalogue/paper/index.ts";
+import { freshCalendar } from "../calendar/index.ts";
 import { USUAL_ABOUT, USUAL_PRESS } from "../catalogue/press/index.ts";
 import { printerOfJob, PRINTERS, type Printer } from "../catalogue/printer/index.ts";
 import { BARE } from "../finish/style/index.ts";
@@ -19,8 +20,8 @@ const named = ({ name, alias, group, width, height }: Paper, letter: boolean): S
   height,
 });
 
-/** A new job of a kind, with what a reader of this locale would expect to start from, and the unit they like where that is known. */
-export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit): Job {
+/** A new job of a kind, with what a reader of this locale would expect to start from, the unit they like and the year they plan where that is known. */
+export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit, year?: number): Job {
   const own = kindNamed(kind);
   const letter = prefersLetter(locale);
   const paper = paperById(letter ? own.paper.letter : own.paper.id);
@@ -32,7 +33,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     name,
     unit: unit ?? (letter ? "in" : "mm"),
     // What is round in millimetres is not in inches.
-    ticket: own.fresh({ gap: letter ? nearest(UM_PER_INCH / 16) : mm(2), letter, photos: 0 }),
+    ticket: own.fresh({ gap: letter ? nearest(UM_PER_INCH / 16) : mm(2), letter, photos: 0, year }),
     sheet: {
       paper: named(paper, letter),
       lie: "most",
@@ -71,6 +72,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     shapes: {},
     texts: {},
     blocks: {},
+    calendar: own.hasDays ? freshCalendar(locale) : null,
     shots: {},
     heads: {},
     crop: "heads",

@@ -27,4 +27,17 @@ export { freshJob } from "./fresh.ts";
 export { JOB_KINDS, kindNamed, kindOf, layOut } from "./registry.ts";
 export { shotsOf, STRIP_LAYOUTS, type StripLayout } from "./strips/layouts.ts";
 export { STRIP_LIMITS } from "./strips/ticket.ts";
+export {
+  CALENDAR_PRODUCTS,
+  readDayList,
+  type DayListReading,
+  calendarOf,
+  daysShown,
+  toWorkOut,
+  workedFor,
+  pagesOf as calendarPages,
+  type CalendarProduct,
+  STYLE_NAMES,
+  type CalendarPage,
+} from "./calendar/index.ts";
 export type { Bring } from "./bring.ts";

@@ -20,6 +20,8 @@ export interface FreshFrom {
   letter: boolean;
   /** Photos the job has already. */
   photos: number;
+  /** The year that is planned for; left out where nobody knows what day it is. */
+  year?: number;
 }
 
 /** A kind of job: one folder that registers itself in `kinds/registry.ts`. */
@@ -84,6 +86,10 @@ export interface KindOf<K extends Kind> {
   standsByHand?: true;
   /** Whether the gap between two of its cells is changed by moving one, as the ticket says none. */
   gapsByHand?: true;
+  /** The ticket for the time after, and by how many years that is, where it is of a year. */
+  nextYear?(ticket: TicketOf<K>): { years: number; ticket: TicketOf<K> };
+  /** Whether its pages show days, so that it has a calendar from the beginning. */
+  hasDays?: true;
   /** Whether its pages make room for blocks across their foot. */
   makesRoom?: true;
   /** Whether a finished sheet smaller than its paper is one piece, rather than the cells on it. */
@@ -143,6 +149,8 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   keepsSizes: boolean;
   /** Null where pieces keep their size. */
   brought(job: Job, bring: Bring): TicketChange | null;
+  /** A kind that knows no years has the same ticket a year later. */
+  nextYear(job: Job): { years: number; ticket: Ticket };
   comesTo(job: Job, from: Rect, to: Rect, fit: Fit, most: number): Fitting | null;
 }
 
@@ -182,6 +190,7 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     wantsArt: (job) => own.wantsArt?.(job, ticket(job)) ?? false,
     keepsSizes: own.brought === undefined,
     brought: (job, bring) => own.brought?.(job, ticket(job), bring) ?? null,
+    nextYear: (job) => own.nextYear?.(ticket(job)) ?? { years: 1, ticket: job.ticket },
     comesTo: (job, from, to, fit, most) => own.comesTo?.(ticket(job), from, to, fit, most) ?? null,
   };
 }

@@ -1,5 +1,6 @@
 import type { Quarter, Rect, Size } from "../base/geometry/index.ts";
 import type { Um } from "../base/length/index.ts";
+import type { DaysBlock } from "../finish/blocks/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
 import type { Type } from "../finish/words/index.ts";
 import type { SheetSetup } from "../job/index.ts";
@@ -19,6 +20,10 @@ export interface LaidSheet {
   paper: SheetSetup["paper"];
   /** The paper as it lies. */
   lying: Size;
+  /** What it is called, where it has more than a number: “2027-03 March”. */
+  title?: string;
+  /** The month that it shows first, where it shows any: “2027-03”. */
+  month?: string;
   cells: LaidCell[];
   words?: LaidWords[];
   /** Lines that belong to the layout. */
@@ -35,10 +40,11 @@ export interface LaidArt {
   rect: Rect;
 }
 
-/** A block where the layout has it. */
+/** A block where the layout has it: one of the job’s, or days that come with the page. */
 export interface LaidBlock {
   name: ItemName;
   box: Rect;
+  days?: Pick<DaysBlock, "of" | "style" | "own">;
 }
 
 /** The place of one photo, and what it shows. */

@@ -1,6 +1,7 @@
 import type { Job } from "../job/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import { artwork } from "./artwork/index.ts";
+import { calendar } from "./calendar/index.ts";
 import { collage } from "./collage/index.ts";
 import { contact } from "./contact/index.ts";
 import { copies } from "./copies/index.ts";
@@ -22,6 +23,7 @@ export const JOB_KINDS: readonly JobKind[] = [
   single,
   contact,
   collage,
+  calendar,
   strips,
   artwork,
   free,

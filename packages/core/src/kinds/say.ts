@@ -1,4 +1,5 @@
 import { areEven, NO_EDGES, waysToLie, type Edges } from "../base/geometry/index.ts";
+import { listed } from "../base/listed.ts";
 import { writeLength, writeNumber, writeSize, type WriteOptions } from "../base/length/index.ts";
 import { finishedSheet, styleOfAll, type Job } from "../job/index.ts";
 import { isAsItIs } from "../photo/look/index.ts";
@@ -74,7 +75,9 @@ export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
 
 /** "a page to a sheet" or "4 pages to a sheet of A4, cut apart" */
 function sayImpose({ impose, sheet, target }: Job): string {
-  if (impose.way === "one") return "a page to a sheet";
+  if (impose.way === "one")
+    return impose.backs === "turned" ? "a page to a side, backs turned" : "a page to a sheet";
+  if (impose.way === "tent") return `two pages back to back on ${impose.paper.name}, folded to a tent`;
   if (impose.way === "spreads") return `facing pages side by side on ${impose.paper.name}`;
   const lying = waysToLie(sheet, sheet.paper)[0]!;
   const count =
@@ -105,7 +108,7 @@ function sayWorn(job: Job): string {
   const worn = job.worn ? [`“${job.worn.name}” tried on`] : [];
   const list = [...worn, ...all];
   if (list.length === 0) return "plainly";
-  return `with ${list.length === 1 ? list[0] : `${list.slice(0, -1).join(", ")} and ${list.at(-1)}`}`;
+  return `with ${listed(list)}`;
 }
 
 function sayOutline({ finish }: Job, write: WriteOptions): TicketPart[] {

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { artworkTicket } from "./artwork/ticket.ts";
+import { calendarTicket } from "./calendar/ticket.ts";
 import { collageTicket } from "./collage/ticket.ts";
 import { contactTicket } from "./contact/ticket.ts";
 import { copiesTicket } from "./copies/ticket.ts";
@@ -17,6 +18,7 @@ const ALL = [
   singleTicket,
   contactTicket,
   collageTicket,
+  calendarTicket,
   stripsTicket,
   artworkTicket,
   freeTicket,

@@ -5,11 +5,15 @@ export type Control =
   | "aim"
   | "art"
   | "artFit"
+  | "binding"
   | "border"
   | "breaks"
   | "cell"
   | "copies"
+  | "cover"
   | "cuts"
+  | "dates"
+  | "days"
   | "finish"
   | "gap"
   | "grid"
@@ -19,6 +23,7 @@ export type Control =
   | "lie"
   | "margins"
   | "marks"
+  | "months"
   | "names"
   | "outline"
   | "page"
@@ -28,6 +33,7 @@ export type Control =
   | "people"
   | "perPerson"
   | "personSheets"
+  | "photo"
   | "pick"
   | "pieces"
   | "place"
@@ -37,10 +43,12 @@ export type Control =
   | "rule"
   | "size"
   | "slack"
+  | "span"
   | "strip"
   | "trim"
   | "under"
-  | "way";
+  | "way"
+  | "weeks";
 
 /** A part of the ticket: plain words, or a figure that can be changed, named after its control. */
 export type TicketPart = { text: string } | { control: Control; text: string; measure?: boolean };

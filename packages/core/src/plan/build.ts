@@ -8,6 +8,9 @@ import {
   type Edges,
   type Size,
 } from "../base/geometry/index.ts";
+import { inYear, readMonth } from "../base/day/index.ts";
+import { ENGLISH } from "../calendar/index.ts";
+import { monthName } from "../finish/blocks/index.ts";
 import { edgePx, nearest, um } from "../base/length/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
@@ -62,9 +65,17 @@ export function buildPlan(job: Job, photos: Photos, layout: Layout): SheetPlan[]
     sheetPlan(job, photos, sheet, standing.get(sheet.name) ?? [], worn, {
       page: index + 1,
       pages: laid.length,
+      ...showing(job, sheet),
       ...onSheets(index),
     }),
   );
+}
+
+/** The month that a page shows, in the calendar’s first language. */
+function showing({ calendar }: Job, { month: text }: LaidSheet): Pick<PageOfJob, "shows"> {
+  const month = text === undefined ? null : readMonth(text);
+  if (month === null) return {};
+  return { shows: { ...inYear(month), name: monthName(month, calendar ?? ENGLISH) } };
 }
 
 /** On which sheet each page is printed, the first where it is on several. */
@@ -181,6 +192,8 @@ function sheetPlan(
   const cells = cellPlans(job, photos, standing, edges, worn, at);
   return {
     id: name,
+    title: laid.title ?? null,
+    shows: at.shows ?? null,
     number: at.page,
     of: at.pages,
     stock,
@@ -207,7 +220,7 @@ function sheetPlan(
         { paper, trim },
         job,
         items,
-        laid.words ?? [],
+        laid,
         graphics.stamps,
         sources.ofPage(cells, at),
         graphics.proportions,

@@ -1,10 +1,11 @@
 import { inside, NO_EDGES, rectOf, type Rect, type Size } from "../base/geometry/index.ts";
-import { drawBlock } from "../finish/blocks/index.ts";
+import { ENGLISH } from "../calendar/index.ts";
+import { drawDays, drawTable } from "../finish/blocks/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
 import { inOrder } from "../finish/shapes/index.ts";
 import { fill, setWords, type FieldSource, type Type } from "../finish/words/index.ts";
 import type { Job } from "../job/index.ts";
-import type { LaidArt, LaidBlock, LaidWords } from "../kinds/index.ts";
+import type { LaidArt, LaidBlock, LaidSheet } from "../kinds/index.ts";
 import type { SheetName } from "../schema/index.ts";
 import type { ItemPlan } from "./types.ts";
 
@@ -64,6 +65,9 @@ export function itemsOn(
     const box = laid.find((one) => one.name === name)?.box;
     return [{ kind: "block", name, finished: box ?? rectOf(block), angle: 0, laid: box !== undefined }];
   });
+  const days = laid.flatMap(({ name, box, days: own }): ItemPlan[] =>
+    own ? [{ kind: "block", name, finished: box, angle: 0, laid: true }] : [],
+  );
   const words = Object.entries(texts).flatMap(([name, text]): ItemPlan[] =>
     isOn(page, text.sheet)
       ? [{ kind: "words", name, finished: rectOf(text), angle: text.turn, laid: false }]
@@ -74,7 +78,7 @@ export function itemsOn(
       ? [{ kind: "shape", name, finished: rectOf(shape), angle: shape.turn, laid: false }]
       : [],
   );
-  return [...shaped, ...drawn, ...words];
+  return [...shaped, ...drawn, ...days, ...words];
 }
 
 /** Most lines of words that belong to the layout, and of a box. */
@@ -84,9 +88,9 @@ const LINES = { laid: 2, box: 200 } as const;
 export function sheetInk(
   sheet: SheetName,
   { paper, trim }: { paper: Size; trim: Rect },
-  { texts, blocks }: Pick<Job, "texts" | "blocks">,
+  { texts, blocks, calendar }: Pick<Job, "texts" | "blocks" | "calendar">,
   items: readonly ItemPlan[],
-  laid: readonly LaidWords[],
+  { words: laid = [], blocks: laidBlocks = [] }: Pick<LaidSheet, "words" | "blocks">,
   stamps: readonly Graphic[],
   source: FieldSource,
   proportions: Proportions,
@@ -95,11 +99,16 @@ export function sheetInk(
     const set = setWords(fill(text, source), { box, type, most, stand: "middle", turn });
     return set ? [{ kind: "text", text: set, clip: null }] : [];
   };
+  const blockInk = (name: string, box: Rect): Ink[] => {
+    const block = laidBlocks.find((one) => one.name === name)?.days ?? blocks[name]!;
+    if ("columns" in block) return drawTable({ ...block, ...box }, source);
+    return drawDays({ ...block, ...box }, calendar ?? ENGLISH, proportions).inks;
+  };
   const inkOf = (wanted: ItemPlan["kind"]): Ink[] =>
     items
       .filter(({ kind }) => kind === wanted)
       .flatMap(({ kind, name, finished, angle }) => {
-        if (kind === "block") return drawBlock({ ...blocks[name]!, ...finished }, source);
+        if (kind === "block") return blockInk(name, finished);
         const { text, type } = texts[name]!;
         return words(text, type, finished, LINES.box, angle);
       });

@@ -5,7 +5,7 @@ import type { PhotoId } from "../schema/index.ts";
 import type { CellPlan } from "./types.ts";
 
 /** Which page it is, and on which sheet. */
-export type Place = Pick<FieldSource, "page" | "pages" | "sheet" | "sheets">;
+export type Place = Pick<FieldSource, "page" | "pages" | "sheet" | "sheets" | "shows">;
 
 /** What the words of a job's cells and sheets are taken from. */
 export function fieldSources(job: Job, photos: Photos) {

@@ -3,6 +3,7 @@ import type { Um } from "../base/length/index.ts";
 import type { Strength } from "../catalogue/press/sharpen.ts";
 import type { Ink, Line, Stroke } from "../finish/graphics/index.ts";
 import type { Band, StylePart } from "../finish/style/index.ts";
+import type { FieldSource } from "../finish/words/index.ts";
 import type { SheetSetup } from "../job/index.ts";
 import type { BackdropFill } from "../photo/backdrop/index.ts";
 import type { Picture, Sits } from "../photo/crop/index.ts";
@@ -17,6 +18,10 @@ import type { CellName, ItemName, PhotoId, SheetName, ShotName } from "../schema
 export interface SheetPlan {
   /** The sheet's name in the job. */
   id: SheetName;
+  /** What it is called, where it has more than a number. */
+  title: string | null;
+  /** The month that it shows, where it shows one. */
+  shows: FieldSource["shows"] | null;
   /** 1 for the first sheet in the order they are seen in. */
   number: number;
   of: number;

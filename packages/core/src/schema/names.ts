@@ -6,6 +6,7 @@
  *     p7.2   the second of several cells that show it
  *     2.5    the fifth place of a grid’s second sheet; the fifth copy of line or person 2
  *     12     the twelfth copy of one photo; a sheet, or a shot, of that number
+ *     2027-03 2027-03p 2027-W12 cover    a month’s page, the page of its photos, a week’s page, the cover; 2027-03.1 its first cell
  *     o3 a2  a cell and a sheet that were added by hand
  */
 declare const of: unique symbol;
@@ -39,6 +40,22 @@ export const copyCell = (shot: number, copy: number): CellName => `${shot}.${cop
 export const countedCell = (number: number): CellName => String(number);
 export const addedCell = (number: number): CellName => `o${number}`;
 
+/** A cell of a page that is named after what it shows. */
+export const pageCell = (sheet: SheetName, place: number): CellName => `${sheet}.${place}`;
+
+/** The page of a month, or of those that begin with it: “2027-03”. */
+export const monthSheet = (month: string): SheetName => month;
+/** The page of an ISO week. */
+export const weekSheet = (year: number, week: number): SheetName =>
+  `${year}-W${String(week).padStart(2, "0")}`;
+/** The days of a page that come with it. */
+export const daysItem = (sheet: SheetName): ItemName => String(sheet);
+/** The page of the photos that belong to a page of days. */
+export const facingSheet = (days: SheetName): SheetName => `${days}p`;
+export const COVER_SHEET: SheetName = "cover";
+export const YEAR_SHEET: SheetName = "year";
+export const LAST_SHEET: SheetName = "last";
+
 export const numberedSheet = (number: number): SheetName => String(number);
 export const photoSheet = (number: number): SheetName => `p${number}`;
 export const addedSheet = (number: number): SheetName => `a${number}`;
@@ -56,9 +73,14 @@ export function photoNumber(name: CellName | SheetName | ShotName): number | nul
 /** The number in the name of a shot: of its photo, or of itself. */
 export const shotNumber = (shot: ShotName): number => Number(shot.replace(/^p/, ""));
 
+/** Pages of a calendar. */
+const CALENDAR = String.raw`\d{4}-(?:\d\d|W\d\d)p?|cover|year|last`;
+
 /** Names as a schema takes them. */
 export const NAME_PATTERNS = {
-  cell: /^(p[1-9]\d{0,5}(\.[1-9]\d{0,4})?|[1-9]\d{0,4}(\.[1-9]\d{0,4})?|o[1-9]\d{0,4})$/,
-  sheet: /^[ap]?[1-9]\d{0,5}$/,
+  cell: new RegExp(
+    String.raw`^(p[1-9]\d{0,5}(\.[1-9]\d{0,4})?|[1-9]\d{0,4}(\.[1-9]\d{0,4})?|o[1-9]\d{0,4}|(${CALENDAR})\.[1-9]\d{0,2})$`,
+  ),
+  sheet: new RegExp(String.raw`^([ap]?[1-9]\d{0,5}|${CALENDAR})$`),
   shot: /^(p[1-9]\d{0,5}|[1-9]\d{0,3})$/,
 } as const;

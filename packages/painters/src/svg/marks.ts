@@ -1,4 +1,12 @@
-import { fontById, toPx, type CellPlan, type Rect, type SetText, type TextInk } from "@wide-quilt/core";
+import {
+  fontById,
+  toPx,
+  type CellPlan,
+  type FontId,
+  type Rect,
+  type SetText,
+  type TextInk,
+} from "@wide-quilt/core";
 
 /** The cell that something is tilted with; null for what belongs to the sheet. */
 export type TiltedWith = Pick<CellPlan, "finished" | "angle"> | null;
@@ -65,8 +73,14 @@ function seen(
   return clipped(kept + mark, clip, cell, scale, id);
 }
 
+/** A font as an SVG element names it; the regular cut goes without saying. */
+function fontOf(font: FontId): string {
+  const { family, weight, style } = fontById(font);
+  return `font-family="${family}"${weight === 400 ? "" : ` font-weight="${weight}"`}${style === "normal" ? "" : ` font-style="${style}"`}`;
+}
+
 const styleOf = ({ font, size, colour, opacity, align }: SetText, { at }: Scale): string =>
-  `font-family="${fontById(font).family}" font-size="${at(size)}" text-anchor="${ANCHOR[align]}" fill="${colour}" fill-opacity="${opacity}"`;
+  `${fontOf(font)} font-size="${at(size)}" text-anchor="${ANCHOR[align]}" fill="${colour}" fill-opacity="${opacity}"`;
 
 /** Only what of some marks lies inside a rectangle, which is tilted with its cell. */
 export function clipped(marks: string, clip: Rect, cell: TiltedWith, scale: Scale, id: string): string {

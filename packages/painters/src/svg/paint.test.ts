@@ -62,7 +62,10 @@ describe("a sheet as SVG", () => {
   it("has words as text, with just the letters they need", async () => {
     const drawn = await svg(caption);
     expect(drawn.match(/>Tern &amp; gull<\/tspan>/g)).toHaveLength(8);
-    const [, data] = /font-family:"Caveat";src:url\(data:font\/woff2;base64,([^)]+)\)/.exec(drawn)!;
+    const [, data] =
+      /font-family:"Caveat";font-weight:400;font-style:normal;src:url\(data:font\/woff2;base64,([^)]+)\)/.exec(
+        drawn,
+      )!;
     const font = create(Buffer.from(data!, "base64")) as Font;
     for (const letter of "Tern&gul")
       expect(font.hasGlyphForCodePoint(letter.codePointAt(0)!), letter).toBe(true);

@@ -122,7 +122,8 @@ async function fontFaces({ cells, over, backing }: SheetPlan): Promise<string> {
   }
   const faces = [...letters].map(async ([font, text]) => {
     const subset = await subsetFont(await readFile(FONT_FILES[font]()), text, { targetFormat: "woff2" });
-    return `@font-face{font-family:"${fontById(font).family}";src:url(data:font/woff2;base64,${subset.toString("base64")})}`;
+    const { family, weight, style } = fontById(font);
+    return `@font-face{font-family:"${family}";font-weight:${weight};font-style:${style};src:url(data:font/woff2;base64,${subset.toString("base64")})}`;
   });
   return (await Promise.all(faces)).join("");
 }

@@ -9,6 +9,7 @@ import {
   type Rect,
 } from "../../base/geometry/index.ts";
 import { um, type Um } from "../../base/length/index.ts";
+import type { Block } from "../../finish/blocks/index.ts";
 import type { Type } from "../../finish/words/index.ts";
 import { finishedSheet, layoutArea, type Job, type SheetSetup } from "../../job/index.ts";
 import { artBox, kindOf, type Bring } from "../../kinds/index.ts";
@@ -114,17 +115,24 @@ class Scaled {
     private readonly kept: (length: number, range: LengthRange) => Um,
   ) {}
 
+  /** A block: what does not follow from its size is scaled with it. */
+  private block<B extends Block>(block: B): B {
+    const placed = { ...block, ...this.box(block) };
+    if (placed.kind === "days") return placed;
+    const { type, line } = placed;
+    return {
+      ...placed,
+      type: this.type(type),
+      line: line && { ...line, width: this.length(line.width, LIMITS.line) },
+    };
+  }
+
   /** What lies on pages besides cells. */
   onPages({ texts, blocks, graphics, shapes, guides }: Job) {
     const { left, top, across, down } = this.fitting;
     return {
       texts: each(texts, (text) => ({ ...text, ...this.tilted(text), type: this.type(text.type) })),
-      blocks: each(blocks, (block) => ({
-        ...block,
-        ...this.box(block),
-        type: this.type(block.type),
-        line: block.line && { ...block.line, width: this.length(block.line.width, LIMITS.line) },
-      })),
+      blocks: each(blocks, (block) => this.block(block)),
       graphics: each(graphics, (graphic) => ({
         ...graphic,
         width: this.length(graphic.width, LIMITS.graphic),

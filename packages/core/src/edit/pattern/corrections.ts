@@ -99,7 +99,7 @@ export function sayCorrection({ at }: Correction, job: Job): string {
     case "graphics":
       return "a graphic";
     case "blocks":
-      return "a table of words";
+      return "a table or a month";
     default:
       return NAMES[part!] ?? "the layout";
   }
@@ -113,5 +113,6 @@ const NAMES: Readonly<Record<string, string>> = {
   target: "the printer",
   impose: "how pages come onto sheets",
   finish: "marks and outline",
+  calendar: "the calendar",
   style: "what cells wear",
 };

@@ -91,6 +91,11 @@ const backing: JobEdit = {
 
 /** For each kind: what was set by hand for the first client. */
 const BY_HAND: Record<Kind, JobEdit[]> = {
+  calendar: [
+    { do: "style cells", cells: ["2027-03.1"], change: { border: null } },
+    { do: "shot", shot: "p3", change: { fit: "whole" } },
+    { do: "ticket", change: { style: "write", own: { weekNumbers: true } } },
+  ],
   copies: [
     { do: "share shot", cells: ["2", "4"], shot: "2" },
     { do: "put in one", cell: "3", photo: "a4" },

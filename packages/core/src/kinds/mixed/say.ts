@@ -1,3 +1,4 @@
+import { listed } from "../../base/listed.ts";
 import { writeLength, writeSize } from "../../base/length/index.ts";
 import type { Job } from "../../job/index.ts";
 import { sayFinish, sayGap, sayInside, sayTrim, writing } from "../say.ts";
@@ -44,6 +45,3 @@ function sayLine({ quantity, width, height }: MixedPiece, write: Parameters<type
   const size = height === null ? `${writeLength(width, write)} wide` : writeSize({ width, height }, write);
   return `${quantity} at ${size}`;
 }
-
-const listed = (parts: readonly string[], joint: "and" | "or"): string =>
-  parts.length < 2 ? (parts[0] ?? "") : `${parts.slice(0, -1).join(", ")} ${joint} ${parts.at(-1)}`;

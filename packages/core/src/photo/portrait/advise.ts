@@ -1,3 +1,4 @@
+import { listed } from "../../base/listed.ts";
 import { um, writeMeasure, type WriteOptions } from "../../base/length/index.ts";
 import type { FacePlacement } from "./place.ts";
 
@@ -30,6 +31,3 @@ export function sayShort(placement: FacePlacement, write: WriteOptions): string 
   const needs = missing.length === 0 ? "a little more around the head" : listed(missing);
   return `The photo needs ${needs}: step back and take it again.`;
 }
-
-const listed = (parts: readonly string[]): string =>
-  parts.length < 2 ? parts.join("") : `${parts.slice(0, -1).join(", ")} and ${parts.at(-1)}`;

@@ -4,6 +4,8 @@ import { layOut, type Layout, type TicketWords } from "../../kinds/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import type { SheetPlan } from "../../plan/index.ts";
 import type { Finding, FindingLevel, Rule } from "./finding.ts";
+import { calendarDays } from "./rules/calendar.ts";
+import { daysContrast } from "./rules/contrast.ts";
 import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
@@ -26,6 +28,8 @@ const RULES: readonly Rule[] = [
   nothingFits,
   tooLarge,
   imposition,
+  calendarDays,
+  daysContrast,
   sheetPixels,
   emptyCells,
   notOnSheet,

@@ -46,7 +46,14 @@ export function outputFiles(
   return parts.map(({ person, sheets: those }, i) => {
     const first = those[0]!.cells.find(({ photo }) => photo !== null);
     const number = start + i;
-    const place = { page: number, pages: sheets.length, sheet: number, sheets: sheets.length };
+    const { shows } = those[0]!;
+    const place = {
+      page: number,
+      pages: sheets.length,
+      sheet: number,
+      sheets: sheets.length,
+      ...(shows && { shows }),
+    };
     const source = first ? ofPhoto(first.photo, place) : sheetOnly(place);
     const named = { ...source, own: { ...source.own, ...(person && { person }) } };
     const usual = parts.length === 1 ? base : `${base} ${String(number).padStart(digits, "0")}`;

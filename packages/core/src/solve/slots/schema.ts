@@ -6,8 +6,10 @@ import { count, gap, length, paper } from "../../schema/parts.ts";
 /** How pages come onto the sheets that the printer takes. */
 export const imposeSchema = z.strictObject({
   way: z
-    .enum(["one", "several", "spreads"])
-    .describe("A page is a sheet; several pages are cut from one; two that face each other lie on one"),
+    .enum(["one", "several", "spreads", "tent"])
+    .describe(
+      "A page is a sheet; several pages are cut from one; two that face each other lie on one; two back to back are folded to a tent",
+    ),
   paper: paper.describe("What the printer takes, where a page is not a sheet"),
   lie: z.enum(LIES).describe("How that lies; “most” for whichever holds more"),
   grid: z
@@ -24,6 +26,11 @@ export const imposeSchema = z.strictObject({
     .enum(["repeat", "in order", "stack"])
     .describe(
       "One page again and again on its sheet, one after the other, or so that cut stacks lie in order",
+    ),
+  backs: z
+    .enum(["upright", "turned"])
+    .describe(
+      "Whether every second page is turned by half, for both sides of a page to a sheet: so that it hangs upright where the printer turns paper over the other edge than the one it hangs by",
     ),
   pdf: z.enum(["sheets", "pages"]).describe("What a PDF holds: the sheets as they are printed, or the pages"),
   marks: z.enum(["corner ticks", "crosses", "full lines", "none"]).describe("Marks to cut pages apart by"),

@@ -44,6 +44,7 @@ export function imposedPages(
   { facing, unprintable }: { facing: Facing | null; unprintable: Edges },
 ): Imposed[] {
   if (impose.way === "spreads") return spreads(impose, pages, facing ?? "right");
+  if (impose.way === "tent") return tents(impose, pages);
   const sizes = new Map<string, number[]>();
   pages.forEach(({ width, height }, page) => {
     const key = `${Math.min(width, height)} ${Math.max(width, height)}`;
@@ -139,6 +140,38 @@ function spreads(impose: Impose, pages: readonly Size[], first: Facing): Imposed
       if (!own) return [];
       const y = um(Math.floor((lying.height - own.height) / 2));
       return [{ page, at: { of: own, turn: 0, x: um(side === 0 ? middle - own.width : middle), y } }];
+    });
+    return { lying, slots };
+  }).filter((sheet) => sheet !== null);
+}
+
+/**
+ * Two pages back to back to a sheet, the heads of both at the fold across its middle:
+ *
+ *     ┌───────┐
+ *     │   ▼   │  the first, seen from the front once it is folded
+ *     ├ ─ ─ ─ ┤  the ridge
+ *     │   ▲   │  the second, at the back
+ *     └───────┘
+ */
+function tents(impose: Impose, pages: readonly Size[]): Imposed[] {
+  return Array.from({ length: Math.ceil(pages.length / 2) }, (_, sheet): Imposed | null => {
+    const pair = [pages[2 * sheet], pages[2 * sheet + 1]];
+    const wide = Math.max(...pair.map((page) => page?.width ?? 0));
+    const tall = Math.max(...pair.map((page) => page?.height ?? 0));
+    const lying = waysToLie(impose, impose.paper).find(
+      ({ width, height }) => width >= wide && height >= 2 * tall,
+    );
+    if (!lying) return null;
+    const ridge = Math.floor(lying.height / 2);
+    const slots = pair.flatMap((own, side): Slot[] => {
+      if (!own) return [];
+      const x = um(Math.floor((lying.width - own.width) / 2));
+      const at: Placement =
+        side === 0
+          ? { of: own, turn: 180, x, y: um(ridge - own.height) }
+          : { of: own, turn: 0, x, y: um(ridge) };
+      return [{ page: 2 * sheet + side, at }];
     });
     return { lying, slots };
   }).filter((sheet) => sheet !== null);

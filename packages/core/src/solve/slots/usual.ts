@@ -11,6 +11,7 @@ export const EACH_ITS_SHEET: Impose = {
   gap: mm(4),
   margin: um(0),
   order: "repeat",
+  backs: "upright",
   pdf: "sheets",
   marks: "corner ticks",
 };

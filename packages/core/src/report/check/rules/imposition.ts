@@ -16,12 +16,12 @@ export const imposition: Rule = ({ job, sheets, words }) => {
   const findings: Finding[] = [];
   if (left.length > 0) {
     const size = writeSize(left[0]!.trim, writing);
-    const two = impose.way === "spreads";
+    const two = impose.way === "spreads" || impose.way === "tent";
     findings.push({
       rule: "page-on-no-sheet",
       level: "wrong",
       sentence: two
-        ? `Two pages of ${size} beside each other do not fit on ${impose.paper.name} paper, so they are on no sheet.`
+        ? `Two pages of ${size} ${impose.way === "tent" ? "back to back" : "beside each other"} do not fit on ${impose.paper.name} paper, so they are on no sheet.`
         : `${left.length === 1 ? "A page" : `${left.length} pages`} of ${size} ${left.length === 1 ? "fits" : "fit"} on no sheet of ${impose.paper.name} paper as the ticket says it. Take larger paper, smaller margins or fewer to a sheet.`,
       cells: [],
       mend: {

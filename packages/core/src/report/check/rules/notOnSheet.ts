@@ -1,3 +1,4 @@
+import { listed } from "../../../base/listed.ts";
 import type { Job, PhotoRef } from "../../../job/index.ts";
 import { isPicked, leavesOut } from "../../../job/stash/index.ts";
 import { kindOf } from "../../../kinds/index.ts";
@@ -61,5 +62,5 @@ function named(photos: readonly PhotoRef[]): string {
   if (photos.length === 1) return `${names[0]} is`;
   const rest = photos.length - names.length;
   if (rest > 0) return `${names.join(", ")} and ${rest} more ${rest === 1 ? "photo" : "photos"} are`;
-  return `${names.slice(0, -1).join(", ")} and ${names.at(-1)} are`;
+  return `${listed(names)} are`;
 }

@@ -3,9 +3,10 @@ import { toPx, um, writeLength, type Um } from "../../../base/length/index.ts";
 import type { Ink } from "../../../finish/graphics/index.ts";
 import {
   fontById,
-  FONTS,
+  fontFor,
   linesHeight,
   missingSigns,
+  SMALL,
   unknownFields,
   type FontId,
 } from "../../../finish/words/index.ts";
@@ -43,21 +44,20 @@ function signs({ job, sheets }: Inspection): Finding[] {
   return [...found].map(([font, { missing, cells }]) => {
     const some = [...missing];
     const shown = some.slice(0, 8).join(" ");
-    const able = FONTS.find(({ id }) => some.every((sign) => missingSigns(sign, id).length === 0));
+    const found = fontFor(some.join(""), font);
+    const able = found === font ? null : fontById(found);
     const { caption } = styleOfAll(job);
     return {
       rule: "missing-signs",
       level: "wrong" as const,
-      sentence: `${fontById(font).family} has no shape for ${shown}${some.length > 8 ? " …" : ""}: empty boxes would be printed. ${
-        able
-          ? `${able.family} has them all.`
-          : "No font that ships has them all; write these words otherwise."
+      sentence: `${fontById(font).name} has no shape for ${shown}${some.length > 8 ? " …" : ""}: empty boxes would be printed. ${
+        able ? `${able.name} has them all.` : "No font that ships has them all; write these words otherwise."
       }`,
       cells,
       ...(able &&
         caption?.type.font === font && {
           mend: {
-            label: `Set in ${able.family}`,
+            label: `Set in ${able.name}`,
             edit: {
               do: "style" as const,
               change: { caption: { ...caption, type: { ...caption.type, font: able.id } } },
@@ -86,11 +86,6 @@ function cutOff({ sheets }: Inspection): Finding[] {
   ];
 }
 
-/**
- * Letters that are hard to read on paper: their small ones are about half as high as the font, and 0.6 mm is half of what the
- * European Union asks of words on packages (Regulation 1169/2011, Article 13(2)), about 4 pt.
- */
-const SMALL = um(1400);
 /** Letters of fewer pixels than this have no shape any more, however large they are on paper. */
 const FEW_PIXELS = 9;
 
@@ -155,11 +150,11 @@ function unknown({ job, layout }: Inspection): Finding[] {
     ...Object.values(job.cells).map(({ style }) => style?.caption?.text),
     ...Object.values(job.texts).map(({ text }) => text),
     ...layout.sheets.slice(0, 1).flatMap(({ words }) => words?.map(({ text }) => text)),
-    ...Object.values(job.blocks).flatMap(({ title, columns, rows }) => [
-      title,
-      ...columns.map(({ heading }) => heading),
-      ...rows.flat(),
-    ]),
+    ...Object.values(job.blocks).flatMap((block) =>
+      block.kind === "table"
+        ? [block.title, ...block.columns.map(({ heading }) => heading), ...block.rows.flat()]
+        : [],
+    ),
   ].flatMap((text) => text ?? []);
   const fields = [...new Set(templates.flatMap((text) => unknownFields(text, columns)))];
   return fields.map((field) => ({
