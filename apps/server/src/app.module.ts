@@ -16,6 +16,7 @@ import { DemoModule } from "./demo/demo.module.ts";
 import { EventsModule } from "./events/events.module.ts";
 import { WatchModule } from "./watch/watch.module.ts";
 import { HouseModule } from "./house.module.ts";
+import { CalendarModule } from "./calendar/calendar.module.ts";
 import type { Network } from "./network/network.controller.ts";
 import { NetworkModule } from "./network/network.module.ts";
 import type { Options } from "./options.ts";
@@ -43,6 +44,7 @@ export class AppModule {
         DemoModule,
         WatchModule,
         EventsModule,
+        CalendarModule,
       ],
     };
   }

@@ -2,6 +2,7 @@
 import type { ProfileFacts } from "@wide-quilt/colour";
 import type {
   ArtWindow,
+  DayEntry,
   EventEntry,
   EventSet,
   EventState,
@@ -387,4 +388,32 @@ export interface KeptPart {
 /** Whether the demo is on its way in: how many of its photos are rendered. */
 export interface DemoView {
   coming: { done: number; of: number } | null;
+}
+
+/** A country, or a part of one, that has holidays of its own. */
+export interface HolidayPlace {
+  code: string;
+  name: string;
+  parts: HolidayPlace[];
+}
+
+/** Days of a calendar, worked out. */
+export interface DaysView {
+  days: DayEntry[];
+  /** What could not be read, in sentences. */
+  said: string[];
+  /** What the file calls itself, where it does. */
+  name?: string;
+}
+
+/** A file of events that is kept. */
+export interface CalendarFileView {
+  file: string;
+  name: string;
+}
+
+/** A job that is the same calendar for another year, and what of its days could not be worked out. */
+export interface NextYearView {
+  id: string;
+  said: string[];
 }

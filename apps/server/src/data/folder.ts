@@ -12,7 +12,7 @@ export const HOME = "wide-quilt";
  *     DIR/wide-quilt/           ours
  *       wide-quilt.json           says that it is ours, and of which version
  *       wide-quilt.sqlite         jobs, steps, runs …
- *       photos/ graphics/ profiles/ tls/
+ *       photos/ graphics/ profiles/ calendars/ tls/
  *       arriving/ proofs/ unfinished/   nothing that has to be kept
  */
 export class DataFolder {
@@ -29,6 +29,8 @@ export class DataFolder {
   readonly photos: string;
   readonly graphics: string;
   readonly profiles: string;
+  /** Files of events that calendars take their days from. */
+  readonly calendars: string;
   /** The certificate that was made here, with its key. */
   readonly tls: string;
 
@@ -41,6 +43,7 @@ export class DataFolder {
     this.unfinished = join(this.home, "unfinished");
     this.photos = join(this.home, "photos");
     this.graphics = join(this.home, "graphics");
+    this.calendars = join(this.home, "calendars");
     this.profiles = join(this.home, "profiles");
     this.tls = join(this.home, "tls", "certificate.json");
   }
@@ -49,6 +52,11 @@ export class DataFolder {
   holds(path: string): boolean {
     const [own, other] = [resolve(this.home), resolve(path)];
     return other === own || other.startsWith(own + sep);
+  }
+
+  /** A file of events. */
+  calendar(file: string): string {
+    return join(this.calendars, `${file}.ics`);
   }
 
   /** A photo's file, as it came. */

@@ -1,12 +1,22 @@
 import type { INestApplication } from "@nestjs/common";
-import type { NewPhoto } from "@wide-quilt/core";
-import { DEMO_PATTERNS, DEMO_PHOTOS, demoJobs, demoPrinters, type DemoCard } from "@wide-quilt/demo";
+import type { Calendar, DaySource, NewPhoto } from "@wide-quilt/core";
+import {
+  DEMO_PATTERNS,
+  DEMO_PHOTOS,
+  DEMO_SOURCES,
+  demoCalendar,
+  demoJobs,
+  demoPrinters,
+  TIDES_ICS,
+  type DemoCard,
+} from "@wide-quilt/demo";
 import { writeWhole } from "@wide-quilt/painters";
 import { existsSync } from "node:fs";
 import { writeFile } from "node:fs/promises";
 import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
+import { CalendarService } from "../calendar/calendar.service.ts";
 import { DataFolder } from "../data/folder.ts";
 import { GraphicsService } from "../graphics/graphics.service.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
@@ -46,7 +56,10 @@ async function fill(
     return { id, name: DEMO_PHOTOS[index]!.name };
   });
   const card = await keepCard(app);
-  const kept = new Map(demoJobs(refs, card).map((job) => [job.name, app.get(JobsService).import(job).id]));
+  const calendar = await keepCalendar(app);
+  const kept = new Map(
+    demoJobs(refs, card, calendar).map((job) => [job.name, app.get(JobsService).import(job).id]),
+  );
   const patterns = app.get(PatternsService);
   for (const { job, name, folder, madeFor = [] } of DEMO_PATTERNS) {
     const { id } = patterns.keepJob(kept.get(job)!, name, folder);
@@ -64,6 +77,23 @@ async function keepCard(app: INestApplication): Promise<DemoCard> {
   const { id, name } = await graphics.keep(Buffer.from(png), "open-day-card.png");
   const { width, height, windows } = await graphics.windows(id, {});
   return { art: { file: id, name, width, height }, windows };
+}
+
+/** Keeps the spit’s diary, and works the days of its year out. */
+async function keepCalendar(app: INestApplication): Promise<Calendar> {
+  const calendar = app.get(CalendarService);
+  const { file } = await calendar.keep(Buffer.from(TIDES_ICS), "The spit’s diary.ics");
+  const sources: DaySource[] = [];
+  for (const { name, from, shows, days = [] } of DEMO_SOURCES) {
+    const where = from === "diary" ? { kind: "file" as const, file, zone: "Europe/London" } : from;
+    if (where.kind === "typed") sources.push({ name, from: where, ...shows, days });
+    else {
+      const worked = { from: "2026-12-01", to: "2028-01-31" };
+      const found = await calendar.days(worked.from, worked.to, where);
+      sources.push({ name, from: where, ...shows, worked, days: found.days });
+    }
+  }
+  return demoCalendar(sources);
 }
 
 /** Adds the demo's printers with their profiles. */

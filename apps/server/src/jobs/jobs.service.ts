@@ -104,13 +104,13 @@ export class JobsService {
     return withHeads(job, this.photos.records(job.stash.map((photo) => photo.id)));
   }
 
-  /** A job and its version. */
-  jobNow(id: string): { job: Job; version: number } {
+  /** A job, its version, and when that came to be. */
+  jobNow(id: string): { job: Job; version: number; changedAt: Date } {
     return this.row(id);
   }
 
   start(kind: Kind, name: string, locale?: string, unit?: Unit): JobView {
-    return this.keep(freshJob(kind, name.trim(), locale, unit));
+    return this.keep(freshJob(kind, name.trim(), locale, unit, yearToPlan(new Date())));
   }
 
   /** Keeps a job that was read from a file. Throws a Problem that names what is wrong in it. */
@@ -342,6 +342,9 @@ export class JobsService {
     return row;
   }
 }
+
+/** From the summer on people plan the year that comes. */
+const yearToPlan = (now: Date): number => now.getFullYear() + (now.getMonth() >= 5 ? 1 : 0);
 
 const gone = () =>
   Problem.notFound("job", "This job is not here any more. It may have been deleted for good.");

@@ -1,5 +1,6 @@
 import { ApiProperty } from "@nestjs/swagger";
 import { IsBoolean, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from "class-validator";
+import { NAME_PATTERNS } from "@wide-quilt/core";
 import type { RunNaming } from "../contract.ts";
 
 export class AskProof {
@@ -65,6 +66,6 @@ export class AnswerDoubt {
 
 export class AskArtwork {
   @ApiProperty({ description: "The page’s name", example: "1" })
-  @Matches(/^[ap]?[1-9]\d{0,5}$/, { message: "must be the name of a page, such as 1" })
+  @Matches(NAME_PATTERNS.sheet, { message: "must be the name of a page, such as 1" })
   sheet!: string;
 }
