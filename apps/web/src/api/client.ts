@@ -12,16 +12,20 @@ import {
   type Seen,
   type StyleChange,
   type Unit,
+  type DaysFrom,
 } from "@wide-quilt/core";
 import type { PrinterCan } from "@wide-quilt/ipp";
 import type {
   ArtView,
+  CalendarFileView,
+  DaysView,
   DemoView,
   EventCard,
   EventView,
   GraphicView,
   GuestView,
   HeadSearch,
+  HolidayPlace,
   JobCardView,
   JobChange,
   JobSummary,
@@ -30,6 +34,7 @@ import type {
   KeptPart,
   KeptView,
   MadeBackdrop,
+  NextYearView,
   NetworkView,
   PatternView,
   ProblemBody,
@@ -176,6 +181,16 @@ export const server = {
     ask<ArtView>("GET", `/graphics/${id}/windows?${new URLSearchParams(search as Record<string, string>)}`),
   widenGraphic: (id: string, name: string, more: Record<keyof Edges, number>) =>
     ask<GraphicView>("POST", `/graphics/${id}/widened`, { name, ...more }),
+  holidayPlaces: (language: string) =>
+    ask<HolidayPlace[]>("GET", `/calendar/places?${new URLSearchParams({ language })}`),
+  askDays: (from: string, to: string, source: DaysFrom) =>
+    ask<DaysView>("POST", "/calendar/days", { from, to, source }),
+  nextYear: (id: string) => ask<NextYearView>("POST", `${job(id)}/next-year`),
+  addCalendarFile: (file: File) => {
+    const form = new FormData();
+    form.append("calendar", file, file.name);
+    return ask<CalendarFileView>("POST", "/calendar/files", form);
+  },
   listStyles: () => ask<StyleView[]>("GET", "/styles"),
   keepStyle: (name: string, style: StyleChange) => ask<StyleView>("POST", "/styles", { name, style }),
   deleteStyle: (id: string) => ask<void>("DELETE", `/styles/${id}`),
@@ -253,6 +268,7 @@ export const address = {
   graphic: (id: string) => `${BASE}/api/graphics/${id}`,
   artwork: (id: string, sheet: string) => `${BASE}/api${job(id)}/artwork?sheet=${encodeURIComponent(sheet)}`,
   patternFile: (id: string) => `${BASE}/api/patterns/${encodeURIComponent(id)}/file`,
+  calendar: (id: string) => `${BASE}/api${job(id)}/calendar.ics`,
   jobFile: (id: string) => `${BASE}/api${job(id)}/file`,
   personFile: (id: string, shot: number) => `${BASE}/api${job(id)}/people/${shot}/file`,
   proofPicture: (id: string) => `${BASE}/api/proofs/${id}/picture`,

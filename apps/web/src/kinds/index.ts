@@ -1,6 +1,7 @@
 import type { Kind } from "@wide-quilt/core";
 import type { ComponentType } from "react";
 import * as artwork from "./artwork/index.ts";
+import * as calendar from "./calendar/index.ts";
 import * as collage from "./collage/index.ts";
 import * as contact from "./contact/index.ts";
 import * as copies from "./copies/index.ts";
@@ -14,6 +15,7 @@ import * as strips from "./strips/index.ts";
 /** A small drawing of the sheet that each kind of job makes. */
 export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
   artwork: artwork.Picture,
+  calendar: calendar.Picture,
   collage: collage.Picture,
   contact: contact.Picture,
   copies: copies.Picture,
@@ -28,6 +30,7 @@ export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
 /** The panels of controls that only one kind’s ticket has. */
 export const KIND_PANELS = {
   ...artwork.panels,
+  ...calendar.panels,
   ...collage.panels,
   ...contact.panels,
   ...copies.panels,

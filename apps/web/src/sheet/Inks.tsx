@@ -56,6 +56,9 @@ function One({ ink, photo }: { ink: Ink; photo: Props["photo"] }) {
   );
 }
 
+/** Browsers set no letters of more than 10 000 units, and letters of 10 mm have as many: words are drawn in larger ones. */
+const SHRUNK = 100;
+
 const ANCHOR = { left: "start", middle: "middle", right: "end" } as const;
 
 function Text({
@@ -64,18 +67,21 @@ function Text({
   text: SetText;
 }) {
   useFonts();
+  const { family, weight, style } = fontById(font);
   return (
     <text
       xmlSpace="preserve"
-      transform={turn(degrees, box) || undefined}
-      fontFamily={`"${fontById(font).family}"`}
-      fontSize={size}
+      transform={`${turn(degrees, box)} scale(${SHRUNK})`.trim()}
+      fontFamily={`"${family}"`}
+      fontWeight={weight}
+      fontStyle={style}
+      fontSize={size / SHRUNK}
       textAnchor={ANCHOR[align]}
       fill={colour}
       fillOpacity={opacity}
     >
       {lines.map(({ text, x, y }, i) => (
-        <tspan key={i} x={x} y={y}>
+        <tspan key={i} x={x / SHRUNK} y={y / SHRUNK}>
           {text}
         </tspan>
       ))}

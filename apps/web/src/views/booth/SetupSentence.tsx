@@ -1,5 +1,5 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import { EVENT_LIMITS, FOLDER_LANE, type EventSetup, type Printer } from "@wide-quilt/core";
+import { EVENT_LIMITS, FOLDER_LANE, listed, type EventSetup, type Printer } from "@wide-quilt/core";
 import type { PatternView } from "@wide-quilt/server/contract";
 import type { ReactNode } from "react";
 import { layoutsOf } from "../../api/layouts.ts";
@@ -232,7 +232,7 @@ function PrinterChoice({ setup, printers, onChange }: Change & { printers: Print
 function sayPrinters({ printers: ids }: EventSetup, printers: readonly Printer[]): string {
   if (ids[0] === FOLDER_LANE) return "a folder";
   const names = ids.map((id) => printers.find((one) => one.id === id)?.name ?? id);
-  const list = names.length === 1 ? names[0]! : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+  const list = listed(names);
   return names.length === 1 ? list : `${list} by turns`;
 }
 

@@ -69,7 +69,11 @@ function SheetList() {
             >
               <Thumbnail sheet={sheet} drawn={index < MOST_PICTURES} />
               <span>
-                {what} <span className="measure">{sheet.number}</span>
+                {sheet.title ?? (
+                  <>
+                    {what} <span className="measure">{sheet.number}</span>
+                  </>
+                )}
                 <span className="block text-[12px] text-ink-2">
                   {sheet.cells.length === 1 ? "1 cell" : `${sheet.cells.length} cells`}, {sheet.stock.name}
                 </span>

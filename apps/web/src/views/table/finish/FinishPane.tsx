@@ -39,7 +39,7 @@ const PARTS: Record<FinishPart, Part> = {
   graphics: { title: "Graphics", Editor: GraphicsEditor },
   shapes: { title: "Shapes", Editor: ShapesEditor },
   texts: { title: "Words on the sheet", Editor: TextsEditor },
-  blocks: { title: "Tables of words", Editor: BlocksEditor },
+  blocks: { title: "Tables and months", Editor: BlocksEditor },
 };
 
 const OF_CELLS: readonly FinishPart[] = ["border", "mat", "caption", "look", "sharpening"];

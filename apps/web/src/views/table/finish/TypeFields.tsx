@@ -1,4 +1,13 @@
-import { fontById, FONTS, LIMITS, type FontId, type Type } from "@wide-quilt/core";
+import {
+  familyOf,
+  FONT_FAMILIES,
+  fontById,
+  inCut,
+  LIMITS,
+  type FontCut,
+  type FontId,
+  type Type,
+} from "@wide-quilt/core";
 import { useFonts } from "../../../sheet/fonts.ts";
 import { LengthField } from "../../../ui/LengthField.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
@@ -49,24 +58,50 @@ export function TypeFields({ type, words, onChange }: Props) {
   );
 }
 
-/** The fonts that ship, each shown in itself. */
-export function FontSelect({ value, onChange }: { value: FontId; onChange(font: FontId): void }) {
+const CUT_NAMES: Record<FontCut, string> = {
+  light: "Light",
+  regular: "Regular",
+  bold: "Bold",
+  italic: "Italic",
+};
+const CUTS = ["light", "regular", "bold", "italic"] as const;
+
+/** The fonts that ship, each shown in itself, and the cuts of the one that is chosen. */
+export function FontSelect({
+  label = "Font",
+  value,
+  onChange,
+}: {
+  label?: string;
+  value: FontId;
+  onChange(font: FontId): void;
+}) {
   useFonts();
+  const { family, cut } = fontById(value);
+  const { cuts } = familyOf(value);
   return (
-    <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
-      Font
-      <select
-        className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-[15px] text-ink"
-        style={{ fontFamily: `"${fontById(value).family}"` }}
-        value={value}
-        onChange={({ target }) => onChange(target.value as FontId)}
-      >
-        {FONTS.map(({ id, family, about }) => (
-          <option key={id} value={id} style={{ fontFamily: `"${family}"` }}>
-            {family}: {about}
-          </option>
-        ))}
-      </select>
-    </label>
+    <div className="flex flex-col gap-1.5">
+      <label className="flex flex-col gap-1 text-[12.5px] text-ink-2">
+        {label}
+        <select
+          className="w-full rounded-md border border-edge bg-white px-2 py-1.5 text-[15px] text-ink"
+          style={{ fontFamily: `"${family}"` }}
+          value={cuts.regular}
+          onChange={({ target }) => onChange(inCut(target.value as FontId, cut))}
+        >
+          {FONT_FAMILIES.map((one) => (
+            <option key={one.family} value={one.cuts.regular} style={{ fontFamily: `"${one.family}"` }}>
+              {one.family}: {one.about}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Segments
+        label={label === "Font" ? "Weight and slope" : `${label}, weight and slope`}
+        value={cut}
+        onChange={(next) => onChange(inCut(value, next))}
+        choices={CUTS.flatMap((one) => (cuts[one] ? [{ value: one, text: CUT_NAMES[one] }] : []))}
+      />
+    </div>
   );
 }

@@ -21,7 +21,7 @@ export function summaryOf(part: FinishPart, job: Job, style: Style, words: Words
     }
     case "caption":
       return style.caption
-        ? `${style.caption.text.split("\n")[0]} · ${fontById(style.caption.type.font).family}`
+        ? `${style.caption.text.split("\n")[0]} · ${fontById(style.caption.type.font).name}`
         : "none";
     case "look":
       return isAsItIs(style.look) ? "as the photo is" : lookWords(style);
@@ -39,7 +39,7 @@ export function summaryOf(part: FinishPart, job: Job, style: Style, words: Words
     }
     case "blocks": {
       const count = Object.keys(job.blocks).length;
-      return count === 0 ? "none" : count === 1 ? "one table" : `${count} tables`;
+      return count === 0 ? "none" : String(count);
     }
     case "shapes": {
       const all = Object.values(job.shapes);

@@ -8,6 +8,8 @@ import { useAppDispatch } from "../../../app/hooks.ts";
 import { newId } from "../../../app/ids.ts";
 import { noticed } from "../../../app/noticeSlice.ts";
 import { store } from "../../../app/store.ts";
+import { bringDayFiles } from "../../../calendar/bringDays.ts";
+import { holdsDays } from "../../../calendar/sources.ts";
 import { edit } from "../../../table/edits.ts";
 import { photosCame, waiting } from "../../../table/openJob.ts";
 import { again } from "../../../table/sending.ts";
@@ -32,7 +34,18 @@ export function useArrivals() {
   const abort = useRef<AbortController | null>(null);
 
   const bring = useCallback(
-    async (files: readonly File[]) => {
+    async (all: readonly File[]) => {
+      // Files of events are no photos: their days go into the calendar.
+      const ofDays = all.filter(holdsDays);
+      if (ofDays.length > 0)
+        await bringDayFiles(ofDays).then(
+          (said) => {
+            dispatch(noticed(`The days of ${ofDays.map(({ name }) => name).join(", ")} are in.`, "right"));
+            for (const sentence of said) dispatch(noticed(sentence, "wrong"));
+          },
+          (error: unknown) => dispatch(noticed(sentenceOf(error), "wrong")),
+        );
+      const files = all.filter((file) => !holdsDays(file));
       if (files.length === 0) return;
       const controller = (abort.current ??= new AbortController());
       const jobId = store.getState().openJob.id;

@@ -43,11 +43,13 @@ export function Items({ sheet, px }: Props) {
   const words = useWords(sheet.ppi);
   const drag = useItemDrag(sheet, px);
   const gestureOf = useGestures();
+  // Days that come with a page are set by its ticket.
+  const own = sheet.items.filter(({ kind, name }) => kind !== "block" || (job && name in job.blocks));
   const items =
     edited.length > 0
-      ? sheet.items.filter(({ kind }) => edited.includes(kind))
+      ? own.filter(({ kind }) => edited.includes(kind))
       : drags === "cell"
-        ? sheet.items.filter((item) => item.kind !== "shape" && isOnPaper(item, sheet))
+        ? own.filter((item) => item.kind !== "shape" && isOnPaper(item, sheet))
         : [];
   if (!job || items.length === 0) return null;
   const frame = items.find(({ name, laid }) => name === chosen && !laid);
@@ -117,6 +119,8 @@ function titleOf({ texts, blocks, shapes }: Job, { kind, name }: ItemPlan): stri
     return shape ? `${FORM_NAMES[shape.form]}${shape.is === "window" ? ", a window" : ""}` : "Shape";
   }
   if (kind === "words") return `Words “${texts[name]?.text ?? ""}”`;
-  const title = blocks[name]?.title ?? "";
+  const block = blocks[name];
+  if (block?.kind !== "table") return "Days";
+  const { title } = block;
   return title === "" ? `Table ${Object.keys(blocks).indexOf(name) + 1}` : `Table “${title}”`;
 }

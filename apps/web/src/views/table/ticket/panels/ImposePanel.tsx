@@ -20,6 +20,11 @@ const WAYS: { value: Impose["way"]; text: string; about: string }[] = [
     text: "Facing pages side by side",
     about: "two pages that face each other on one sheet",
   },
+  {
+    value: "tent",
+    text: "Back to back, folded to a tent",
+    about: "two pages with their heads at the fold, for the desk",
+  },
 ];
 
 const ORDERS: { value: Impose["order"]; text: string; about: string }[] = [
@@ -81,6 +86,13 @@ export function ImposePanel({ job, words, change }: PanelProps) {
             onChange={(size, gesture) => set({ paper: typedPaper(size, words) }, gesture)}
           />
         </div>
+      )}
+      {impose.way === "one" && pages.length > 1 && (
+        <Check
+          label="Printed on both sides over the other edge than it hangs by: turn every second page"
+          checked={impose.backs === "turned"}
+          onChange={(on) => set({ backs: on ? "turned" : "upright" })}
+        />
       )}
       {impose.way === "several" && <Several impose={impose} words={words} set={set} />}
       {impose.way === "spreads" && <FacingField facing={job.sheet.facing ?? "right"} />}
