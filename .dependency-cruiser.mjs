@@ -21,6 +21,7 @@ const ROOMS = [
   "finish",
   "photo",
   "solve",
+  "calendar",
   "catalogue",
   "schema",
   "base",

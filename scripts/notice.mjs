@@ -20,6 +20,10 @@ const parts = Object.entries(lock.packages)
   }))
   .sort((a, b) => a.name.localeCompare(b.name, "en") || a.version.localeCompare(b.version, "en"));
 
+/** Whether a text is that of the BSD licence of two clauses: the third one forbids to name its authors. */
+const isBsd2 = (text) =>
+  /redistributions in binary form must reproduce/i.test(text) && !/endorse or promote/i.test(text);
+
 const said = (license) => (typeof license === "object" ? license?.type : license);
 
 function about({ name, version, license, path }) {
@@ -33,7 +37,7 @@ function about({ name, version, license, path }) {
     said(license) ??
     said(own.license) ??
     said(own.licenses?.[0]) ??
-    (text.startsWith("MIT License") ? "MIT" : "not said");
+    (text.startsWith("MIT License") ? "MIT" : isBsd2(text) ? "BSD-2-Clause" : "not said");
   const holder = text
     .split("\n")
     .find((line) => /copyright/i.test(line) && /\d{4}|\(c\)/i.test(line))

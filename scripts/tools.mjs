@@ -14,6 +14,9 @@ const TOOLS = [
   ["/usr/bin/ipptool", "cups-ipp-utils"],
   ["/usr/bin/dbus-daemon", "dbus"],
   ["/usr/bin/b3sum", "b3sum"],
+  ["/usr/bin/python3", "python3"],
+  ["/usr/lib/python3/dist-packages/dateutil", "python3-dateutil"],
+  ["/usr/lib/python3/dist-packages/icalendar", "python3-icalendar"],
 ];
 
 /** Installs the missing ones with apt; where that cannot be done, says in a sentence what to install. */

@@ -21,6 +21,7 @@ import {
   CARD_WINDOWS,
   cardPng,
   DEMO_PHOTOS,
+  demoCalendar,
   demoJobs,
   GUESTS,
   headOf,
@@ -67,7 +68,7 @@ it("has a card for the open day with the windows that were cut into it", async (
 });
 
 it("begins with finished jobs that have nothing wrong", async () => {
-  for (const job of demoJobs(refs, await card())) {
+  for (const job of demoJobs(refs, await card(), demoCalendar([]))) {
     expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true);
     const found = toCheck(check(job, facts, arrange(job, facts)));
     expect(found.filter(({ level }) => level === "wrong")).toEqual([]);

@@ -12,4 +12,5 @@ export { CLOSE, portrait, ROOMY, silhouette, type Frame } from "./portrait/portr
 export { demoPrinters } from "./printer/printers.ts";
 export { demoProfiles } from "./printer/profiles.ts";
 export { renderPhoto } from "./render.ts";
+export { DEMO_SOURCES, demoCalendar, TIDES_ICS } from "./calendar.ts";
 export { DEMO_PATTERNS, demoJobs, type DemoCard } from "./jobs.ts";

@@ -13,6 +13,7 @@ import {
   ruleById,
   um,
   type Block,
+  type Calendar,
   type Job,
   type JobEdit,
   type Kind,
@@ -83,7 +84,7 @@ export interface DemoCard {
 }
 
 /** The finished jobs that the demo begins with, the last one changed first. */
-export function demoJobs(photos: readonly NewPhoto[], card: DemoCard): Job[] {
+export function demoJobs(photos: readonly NewPhoto[], card: DemoCard, calendar: Calendar): Job[] {
   const begin = (kind: Kind, name: string, edits: JobEdit[]) =>
     edits.reduce(applyEdit, freshJob(kind, name, "en-GB"));
   const make = (name: string, edits: JobEdit[]) => begin("copies", name, edits);
@@ -189,6 +190,22 @@ export function demoJobs(photos: readonly NewPhoto[], card: DemoCard): Job[] {
             type: { font: "hanken", size: mm(3.4), least: mm(2), colour: "#2d5a66", align: "middle" },
             ...{ x: mm(20.8), y: mm(141), width: mm(60), height: mm(6), turn: 0, sheet: null },
           },
+        },
+      },
+    ]),
+    begin("calendar", "Tides and migration 2027", [
+      { do: "add photos", photos: scenes },
+      { do: "calendar", calendar },
+      {
+        do: "ticket",
+        change: {
+          first: "2027-01",
+          style: "write",
+          share: 0.5,
+          title: "Tides and migration\n[year]",
+          year: true,
+          own: { weekNumbers: true },
+          binding: { side: "top", zone: mm(12) },
         },
       },
     ]),

@@ -15,7 +15,7 @@ test("words and a table are moved on the sheet, by keys and by hand, and print w
 
   await test.step("a price list across the foot: the frames make room, and taken back they do not", async () => {
     const before = await cellTop();
-    await page.getByRole("button", { name: /^Tables of words/ }).click();
+    await page.getByRole("button", { name: /^Tables and months/ }).click();
     await page.getByRole("button", { name: "A price list" }).click();
     await page.getByLabel(/across the foot of every sheet/).check();
     await expect.poll(cellTop).toBeLessThan(before - 3);

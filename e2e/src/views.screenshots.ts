@@ -62,9 +62,16 @@ test("one picture of each view, from the demo data", async ({ page }) => {
     await expect(sum(page, "cuts")).not.toHaveText("…");
     await page.waitForLoadState("networkidle");
   };
-  await openJob(/^Open Portrait sets/);
-  await part(page, "Sizes and numbers").click();
-  await page.screenshot({ path: docs("mixed") });
+  await openJob(/^Open Tides and migration/);
+  await page.getByRole("button", { name: "Next sheet" }).click();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("year") });
+  for (let turn = 0; turn < 4; turn++) await page.getByRole("button", { name: "Next sheet" }).click();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("calendar") });
+  await part(page, "How days are set").click();
+  await expect(page.getByRole("radio", { name: "quiet figures" })).toBeVisible();
+  await page.screenshot({ path: docs("months") });
   await page.keyboard.press("Escape");
 
   await openJob(/^Open Document photos/);
@@ -72,11 +79,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("region", { name: "Head and rule" })).toBeVisible();
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("portraits") });
-  await page.getByRole("button", { name: "Background" }).click();
-  await expect(page.locator("canvas")).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByText("0 strokes")).toBeVisible();
-  await page.screenshot({ path: docs("background") });
-  await page.keyboard.press("Escape");
   await page.getByRole("region", { name: "Head and rule" }).getByRole("link", { name: "People" }).click();
   await expect(page.getByText(/^\d of 7 pass/)).toBeVisible();
   await page.waitForLoadState("networkidle");
@@ -89,12 +91,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await part(page, "How the sheet is divided").click();
   await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });
   await page.screenshot({ path: docs("collage") });
-
-  await openJob(/^Open Open-day cards/);
-  await page.waitForLoadState("networkidle");
-  await part(page, "Artwork and its windows").click();
-  await page.waitForTimeout(500);
-  await page.screenshot({ path: docs("artwork") });
 
   await openJob(/^Open Open-day strips/);
   await page.waitForLoadState("networkidle");
