@@ -15,6 +15,8 @@ export default defineConfig({
         "our-contact": "src/ours/contact.ts",
         "bare-large": "src/bare/large.ts",
         "our-large": "src/ours/large.ts",
+        "bare-calendar": "src/bare/calendar.ts",
+        "our-calendar": "src/ours/calendar.ts",
         "our-pages": "src/ours/pages.ts",
       },
       output: { entryFileNames: "[name].js" },

@@ -1,8 +1,9 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth windows`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth windows calendar`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
 import { benchBooth } from "./booth.ts";
+import { benchCalendar } from "./calendar.ts";
 import { benchContact } from "./contact.ts";
 import { benchCore } from "./core.ts";
 import { benchDrag } from "./drag.ts";
@@ -32,6 +33,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   pages: benchPages,
   booth: benchBooth,
   windows: benchWindows,
+  calendar: benchCalendar,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

@@ -1,12 +1,13 @@
 import { createReadStream, existsSync } from "node:fs";
 import { readdir, stat } from "node:fs/promises";
 import { basename, join } from "node:path";
-import type { Job, PhotoId, PhotoRecord, Seen } from "@wide-quilt/core";
+import type { Job, PhotoId, PhotoRecord } from "@wide-quilt/core";
 import {
   BadPhoto,
   developHeic,
   HEADS_PREVIEW,
   inspectPhoto,
+  lightOf,
   makePreviews,
   PHOTO_LIMITS,
   PhotoHash,
@@ -41,7 +42,14 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
     }
     try {
       const record = await inspectPhoto(path);
-      found.records[id] = id in job.heads ? record : { ...record, seen: await seenIn(path, record) };
+      const previews = await makePreviews(record.format === "heic" ? await developHeic(path) : path);
+      // In just the preview that the server looks at, so that both crop alike.
+      const seen = id in job.heads ? undefined : await headsInPreview(previews[HEADS_PREVIEW]);
+      found.records[id] = {
+        ...record,
+        light: await lightOf(previews[320]),
+        ...(seen && { seen: { heads: seen, by: "found" } }),
+      };
       found.paths[id] = path;
     } catch (error) {
       if (error instanceof BadPhoto) throw new Said(`${path}: ${error.message}`);
@@ -55,12 +63,6 @@ export async function findPhotos(job: Job, folder: string | undefined): Promise<
     else found.paths[made] = other;
   }
   return found;
-}
-
-/** The heads in a photo, in just the preview that the server looks at, so that both crop alike. */
-async function seenIn(path: string, { format }: PhotoRecord): Promise<Seen> {
-  const previews = await makePreviews(format === "heic" ? await developHeic(path) : path);
-  return { heads: await headsInPreview(previews[HEADS_PREVIEW]), by: "found" };
 }
 
 async function expectFolder(folder: string): Promise<void> {

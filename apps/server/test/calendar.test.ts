@@ -350,4 +350,18 @@ describe("over HTTP", () => {
       8,
     );
   });
+
+  it("gives one month by itself, and says where there is none", async () => {
+    const job = freshJob("calendar", "Tides", "en-GB", undefined, 2027);
+    const { id } = await told<JobView>("POST", "/jobs/import", job);
+    const march = await told<JobView>("POST", `/jobs/${id}/month`, { page: "2027-03" });
+    expect(march.job).toMatchObject({ name: "Tides, March", ticket: { first: "2027-03", months: 1 } });
+    const refused = await fetch(`${server.address}/api/jobs/${id}/month`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ page: "2031-03" }),
+    });
+    expect(refused.status).toBe(422);
+    expect(await refused.text()).toContain("no page “2031-03”");
+  });
 });

@@ -51,6 +51,7 @@ export * from "./photo/backdrop/index.ts";
 export * from "./photo/crop/index.ts";
 export * from "./photo/cutout/index.ts";
 export * from "./photo/heads/index.ts";
+export * from "./photo/light/index.ts";
 export * from "./photo/look/index.ts";
 export * from "./photo/portrait/index.ts";
 export * from "./photo/record/index.ts";

@@ -2,8 +2,11 @@ import { createRequire } from "node:module";
 import type { FontId } from "@wide-quilt/core";
 
 const { resolve } = createRequire(import.meta.url);
-const file = (folder: string, name: string, face: string) => () =>
-  resolve(`@expo-google-fonts/${folder}/${face}/${name}_${face}.ttf`);
+/** Where a font’s file is, looked up once: a page of days asks a hundred times. */
+const file = (folder: string, name: string, face: string) => {
+  let found: string | undefined;
+  return () => (found ??= resolve(`@expo-google-fonts/${folder}/${face}/${name}_${face}.ttf`));
+};
 
 /** The font files that ship with the application, all under the SIL Open Font License. */
 export const FONT_FILES: Readonly<Record<FontId, () => string>> = {

@@ -2,12 +2,12 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query, Req, Res }
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from "@nestjs/swagger";
 import { writeIcs } from "@wide-quilt/core";
 import type { Request, Response } from "express";
-import type { CalendarFileView, DaysView, HolidayPlace, NextYearView } from "../contract.ts";
+import type { CalendarFileView, DaysView, HolidayPlace, JobView, NextYearView } from "../contract.ts";
 import { JobsService } from "../jobs/jobs.service.ts";
 import { attachment } from "../web/attachment.ts";
 import { sentName } from "../web/sentName.ts";
 import { oneFile } from "../web/upload.ts";
-import { AskDays, AskPlaces } from "./calendar.dto.ts";
+import { AskDays, AskMonth, AskPlaces } from "./calendar.dto.ts";
 import { CalendarService } from "./calendar.service.ts";
 
 /** No file of events that people keep is larger. */
@@ -57,6 +57,12 @@ export class CalendarController {
   async nextYear(@Param("id") id: string): Promise<NextYearView> {
     const { job, said } = await this.calendar.nextYear(this.jobs.job(id));
     return { id: this.jobs.import(job).id, said };
+  }
+
+  @Post("jobs/:id/month")
+  @ApiOperation({ summary: "One page of a calendar with its photos, as a job of its own" })
+  month(@Param("id") id: string, @Body() { page }: AskMonth): JobView {
+    return this.jobs.import(this.calendar.oneMonth(this.jobs.job(id), page));
   }
 
   @Get("jobs/:id/calendar.ics")

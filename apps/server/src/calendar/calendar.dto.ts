@@ -21,6 +21,13 @@ export class AskDays {
   source!: Record<string, unknown>;
 }
 
+export class AskMonth {
+  @ApiProperty({ example: "2027-03", description: "The page’s name" })
+  @IsString()
+  @Length(1, 40)
+  page!: string;
+}
+
 export class AskPlaces {
   @ApiProperty({ required: false, example: "en" })
   @IsOptional()

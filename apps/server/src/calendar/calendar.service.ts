@@ -5,6 +5,7 @@ import { Inject, Injectable, type OnModuleDestroy } from "@nestjs/common";
 import {
   daysFromSchema,
   nextYear,
+  oneMonth,
   readDay,
   workedFor,
   type DaySource,
@@ -16,6 +17,7 @@ import {
 import { writeWhole } from "@wide-quilt/painters";
 import type { CalendarFileView, DaysView, HolidayPlace } from "../contract.ts";
 import { DataFolder } from "../data/folder.ts";
+import { PhotosService } from "../photos/photos.service.ts";
 import { Ended, type Terms } from "../processes/helper.ts";
 import { Pool } from "../processes/pool.ts";
 import { Problem } from "../safety/problem.ts";
@@ -30,15 +32,23 @@ const TERMS: Terms = { time: 20_000, memory: 1e9 };
 /** Five years: the longest calendar there is. */
 const MOST_SPAN = 366 * 5 + 60;
 
+/** After so long without work the process is let go, in milliseconds: it holds the holidays of all countries. */
+const IDLE = 60_000;
+
 /** Works out what days mean, in a process of its own that may die of a file. */
 @Injectable()
 export class CalendarService implements OnModuleDestroy {
   private readonly pool = new Pool(new URL("./days.process.js", import.meta.url), 1);
+  private idle: ReturnType<typeof setTimeout> | undefined;
   private readonly places = new Map<string, HolidayPlace[]>();
 
-  constructor(@Inject(DataFolder) private readonly folder: DataFolder) {}
+  constructor(
+    @Inject(DataFolder) private readonly folder: DataFolder,
+    @Inject(PhotosService) private readonly photos: PhotosService,
+  ) {}
 
   onModuleDestroy(): void {
+    clearTimeout(this.idle);
     this.pool.close();
   }
 
@@ -98,6 +108,13 @@ export class CalendarService implements OnModuleDestroy {
     return { job: { ...next, calendar: next.calendar && { ...next.calendar, sources } }, said };
   }
 
+  /** A page of a calendar by itself, with its photos. Throws a Problem where there is none of that name. */
+  oneMonth(job: Job, page: string): Job {
+    const alone = oneMonth(job, page, this.photos.records(job.stash.map(({ id }) => id)));
+    if (!alone) throw wrong(`This job has no page “${page}” that shows months.`);
+    return alone;
+  }
+
   /** Keeps an .ics file, so that its days can be had again for another year. */
   async keep(bytes: Buffer, name: string): Promise<CalendarFileView> {
     const file = createHash("sha256").update(bytes).digest("hex");
@@ -140,6 +157,9 @@ export class CalendarService implements OnModuleDestroy {
         "Could not be read",
         `Reading it ${error.why}, and was stopped. Nothing was changed; try a file with fewer events.`,
       );
+    } finally {
+      clearTimeout(this.idle);
+      this.idle = setTimeout(() => this.pool.rest(), IDLE).unref();
     }
   }
 }

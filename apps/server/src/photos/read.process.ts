@@ -4,6 +4,7 @@ import { readUsableProfile } from "@wide-quilt/colour";
 import {
   developHeic,
   inspectPhoto,
+  lightOf,
   makePreviews,
   movingPicture,
   photoHash,
@@ -18,7 +19,7 @@ import {
   writeForNow,
   writeWhole,
 } from "@wide-quilt/painters";
-import type { PhotoRecord } from "@wide-quilt/core";
+import type { Light, PhotoRecord } from "@wide-quilt/core";
 import { serve } from "../processes/child.ts";
 import type {
   ReadArtwork,
@@ -34,29 +35,29 @@ serve({
     const picture = await pictureInRaw(path);
     if (picture) {
       await writeWhole(developed, (to) => writeFile(to, picture));
-      await keepPreviews(developed, previews);
+      const light = await keepPreviews(developed, previews);
       const [shown, { size: bytes }, about] = await Promise.all([
         inspectPhoto(developed),
         stat(path),
         readAbout(path),
       ]);
-      return { ...shown, ...about, format: "raw", bytes };
+      return { ...shown, ...about, format: "raw", bytes, light };
     }
     const record = await inspectPhoto(path);
     if (record.format !== "heic") {
-      await keepPreviews(path, previews);
-      return record;
+      return { ...record, light: await keepPreviews(path, previews) };
     }
     // A picture that painters read is kept beside a file that they do not.
     const jpeg = await developHeic(path);
     await writeWhole(developed, (to) => writeFile(to, jpeg));
-    await keepPreviews(developed, previews);
+    const light = await keepPreviews(developed, previews);
     const { width, height } = await inspectPhoto(developed);
-    return { ...record, width, height, orientation: 1 };
+    return { ...record, width, height, orientation: 1, light };
   },
   record: ({ path }: { path: string }) => inspectPhoto(path),
   moving: ({ paths }: { paths: string[] }) => movingPicture(paths),
-  previews: ({ path, previews }: Pick<ReadPhoto, "path" | "previews">) => keepPreviews(path, previews),
+  previews: async ({ path, previews }: Pick<ReadPhoto, "path" | "previews">): Promise<void> =>
+    void (await keepPreviews(path, previews)),
   backdrop: async ({ photo, mask, fill, to }: ReadBackdrop): Promise<string> => {
     const jpeg = await withBackdrop(photo, mask, fill);
     await writeFile(to, jpeg);
@@ -77,7 +78,12 @@ serve({
   profile: ({ path }: { path: string }) => readFile(path).then(readUsableProfile),
 });
 
-async function keepPreviews(path: string, previews: ReadPhoto["previews"]): Promise<void> {
+/** Makes and keeps the previews of a photo, and tells how light it is. */
+async function keepPreviews(path: string, previews: ReadPhoto["previews"]): Promise<Light> {
   const made = await makePreviews(path);
-  await Promise.all(PREVIEW_SIZES.map((size) => writeForNow(previews[size], made[size])));
+  const [light] = await Promise.all([
+    lightOf(made[320]),
+    ...PREVIEW_SIZES.map((size) => writeForNow(previews[size], made[size])),
+  ]);
+  return light;
 }

@@ -185,6 +185,7 @@ export const server = {
     ask<HolidayPlace[]>("GET", `/calendar/places?${new URLSearchParams({ language })}`),
   askDays: (from: string, to: string, source: DaysFrom) =>
     ask<DaysView>("POST", "/calendar/days", { from, to, source }),
+  oneMonth: (id: string, page: string) => ask<JobView>("POST", `${job(id)}/month`, { page }),
   nextYear: (id: string) => ask<NextYearView>("POST", `${job(id)}/next-year`),
   addCalendarFile: (file: File) => {
     const form = new FormData();

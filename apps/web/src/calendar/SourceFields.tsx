@@ -5,6 +5,7 @@ import { SelectField } from "../ui/SelectField.tsx";
 import { TextField } from "../ui/TextField.tsx";
 import { button } from "../ui/button.ts";
 import { ColourField } from "../views/table/finish/ColourField.tsx";
+import { DayPhoto } from "./DayPhoto.tsx";
 import { DayField } from "./DayField.tsx";
 import { thisMonth } from "./today.ts";
 
@@ -122,7 +123,7 @@ function TypedDays({ days, set }: { days: readonly DayEntry[]; set(days: DayEntr
           >
             <Trash2 size={15} aria-hidden />
           </button>
-          <div className="col-span-4 -mt-0.5 mb-1 flex gap-5">
+          <div className="col-span-4 -mt-0.5 mb-1 flex flex-wrap items-center gap-x-5 gap-y-1">
             <Check
               label="every year"
               checked={entry.yearly === true}
@@ -135,6 +136,7 @@ function TypedDays({ days, set }: { days: readonly DayEntry[]; set(days: DayEntr
                 onChange={(on) => change(i, { counts: on || undefined })}
               />
             )}
+            <DayPhoto photo={entry.photo} set={(photo) => change(i, { photo })} />
           </div>
         </div>
       ))}

@@ -1,3 +1,4 @@
+export { dayPhotos, withDayPhoto } from "./dayPhotos.ts";
 export { ENGLISH } from "./english.ts";
 export { freshCalendar } from "./fresh.ts";
 export { writeIcs, type IcsAbout } from "./ics.ts";

@@ -95,8 +95,9 @@ export function putInOne(job: Job, key: CellName, photo: PhotoId): Job {
     return { ...job, shots, ticket: { ...job.ticket, ...ticket } as Job["ticket"] };
   }
   const own = laid.get(key);
+  // A cover shows whatever the month shows, and keeps no photo to itself.
   const shares = (other: CellName, name: ShotName) =>
-    other !== key && name === slot && job.cells[other]?.gone !== true;
+    other !== key && name === slot && job.cells[other]?.gone !== true && laid.get(other)?.again !== true;
   const shared =
     [...laid].some(([other, cell]) => shares(other, job.cells[other]?.shot ?? cell.slot)) ||
     Object.entries(job.cells).some(([other, cell]) => cell.shot !== undefined && shares(other, cell.shot));

@@ -1,4 +1,5 @@
 export { nextYear } from "./nextYear.ts";
+export { oneMonth } from "./oneMonth.ts";
 export { applyEdit } from "./apply.ts";
 export { standsOf, type Stands } from "./become.ts";
 export {

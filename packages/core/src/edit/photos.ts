@@ -1,3 +1,4 @@
+import { withDayPhoto } from "../calendar/index.ts";
 import type { CellByHand, Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { PhotoMarks } from "../job/stash/index.ts";
 import { kindOf, peopleTicket, withPhoto } from "../kinds/index.ts";
@@ -63,6 +64,7 @@ export function removePhoto(job: Job, photo: PhotoId): Job {
     ...without(job, photo),
     stash: job.stash.filter((one) => one !== ref),
     ticket: kindOf(job).withoutPhoto(job, photo, null),
+    calendar: withDayPhoto(job.calendar, photo, null),
     shots,
     cells,
   });
@@ -85,7 +87,11 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: NewPhoto): Job {
         .map(([name, shot]) => [name, { ...shot, photo: to.id }]),
     );
     const next = { ...removed, shots: { ...removed.shots, ...shots } };
-    return { ...next, ticket: kindOf(job).withoutPhoto(job, photo, to) };
+    return {
+      ...next,
+      ticket: kindOf(job).withoutPhoto(job, photo, to),
+      calendar: withDayPhoto(job.calendar, photo, to.id),
+    };
   }
   const stash = job.stash.map((one) => (one.id === photo ? { ...one, ...to } : one));
   const shots = Object.fromEntries(
@@ -105,7 +111,8 @@ export function relinkPhoto(job: Job, photo: PhotoId, to: NewPhoto): Job {
         : graphic,
     ]),
   );
-  return renewed({ ...without({ ...job, list }, photo), stash, shots, ticket, graphics });
+  const calendar = withDayPhoto(job.calendar, photo, to.id);
+  return renewed({ ...without({ ...job, list }, photo), stash, shots, ticket, graphics, calendar });
 }
 
 /** Says something of photos: their ratings, tags, folders. */

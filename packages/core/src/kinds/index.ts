@@ -1,7 +1,16 @@
 export type { Control, TicketPart, TicketWords } from "./words.ts";
 export type { KindFinding } from "./finding.ts";
 export type { FreshFrom, JobKind } from "./kind.ts";
-export type { LaidArt, LaidBlock, LaidCell, LaidSheet, LaidWords, Layout, LayoutSums } from "./layout.ts";
+export type {
+  LaidArt,
+  LaidBlock,
+  LaidCell,
+  LaidSheet,
+  LaidSplit,
+  LaidWords,
+  Layout,
+  LayoutSums,
+} from "./layout.ts";
 export type { Kind, MixedPiece, Person, Ticket, TicketChange, TicketOf } from "./tickets.ts";
 export { isOut, photoFlow, ticketSlot, waitingSlot, type Flow, type Flowing, type Slot } from "./flow.ts";
 export { artBox, lackingWhole, placeArt, wantedPixels, widenedBy } from "./artwork/index.ts";

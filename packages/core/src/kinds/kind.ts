@@ -5,7 +5,7 @@ import type { StyleChange } from "../finish/style/index.ts";
 import type { Job, NewPhoto, PhotoRef } from "../job/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import type { Impose } from "../solve/slots/index.ts";
-import type { PhotoId, ShotName } from "../schema/index.ts";
+import type { PhotoId, SheetName, ShotName } from "../schema/index.ts";
 import type { Bring } from "./bring.ts";
 import type { KindFinding, KindMend, Looked } from "./finding.ts";
 import type { Layout, LayoutSums } from "./layout.ts";
@@ -88,6 +88,8 @@ export interface KindOf<K extends Kind> {
   gapsByHand?: true;
   /** The ticket for the time after, and by how many years that is, where it is of a year. */
   nextYear?(ticket: TicketOf<K>): { years: number; ticket: TicketOf<K> };
+  /** The ticket of a page of months by itself; null for any other page. */
+  onePage?(ticket: TicketOf<K>, job: Job, page: SheetName): TicketOf<K> | null;
   /** Whether its pages show days, so that it has a calendar from the beginning. */
   hasDays?: true;
   /** Whether its pages make room for blocks across their foot. */
@@ -151,6 +153,7 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   brought(job: Job, bring: Bring): TicketChange | null;
   /** A kind that knows no years has the same ticket a year later. */
   nextYear(job: Job): { years: number; ticket: Ticket };
+  onePage(job: Job, page: SheetName): Ticket | null;
   comesTo(job: Job, from: Rect, to: Rect, fit: Fit, most: number): Fitting | null;
 }
 
@@ -191,6 +194,7 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     keepsSizes: own.brought === undefined,
     brought: (job, bring) => own.brought?.(job, ticket(job), bring) ?? null,
     nextYear: (job) => own.nextYear?.(ticket(job)) ?? { years: 1, ticket: job.ticket },
+    onePage: (job, page) => own.onePage?.(ticket(job), job, page) ?? null,
     comesTo: (job, from, to, fit, most) => own.comesTo?.(ticket(job), from, to, fit, most) ?? null,
   };
 }

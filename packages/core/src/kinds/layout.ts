@@ -32,6 +32,19 @@ export interface LaidSheet {
   blocks?: LaidBlock[];
   /** Artwork in front of all cells, stretched to where it lies. */
   front?: LaidArt[];
+  /** Where photos and days part, which a hand may move. */
+  split?: LaidSplit;
+}
+
+/** How photos and days share an area: side by side or one above the other, a gap between them. */
+export interface LaidSplit {
+  beside: boolean;
+  /** Whether photos stand at the left or at the top. */
+  photosFirst: boolean;
+  area: Rect;
+  gap: Um;
+  /** What photos take of the area without the gap, 0 … 1. */
+  share: number;
 }
 
 /** An artwork’s file, and where its edges lie. */
@@ -60,6 +73,8 @@ export interface LaidCell extends Slot {
   runsOn?: Um;
   /** The convex shape that its photo is printed in, where that is not all of it: in µm on the sheet, before the tilt. */
   within?: readonly Point[];
+  /** Whether it shows again what another cell shows, whichever photo that is. */
+  again?: true;
   /** A name that is printed under the upright piece, outside its trim. */
   caption?: string;
   /** Where words under the cell stand, where that is not right below it. */

@@ -1,7 +1,7 @@
-import { readFile } from "node:fs/promises";
 import type { Metadata } from "sharp";
 import { lookChange, sharpening, type CellPlan, type Medium, type Picture } from "@wide-quilt/core";
 import { paintSpace, SRGB } from "../colour/space.ts";
+import { readWhole } from "../file/readWhole.ts";
 import { openPhoto, ownColours, type OwnColours } from "../photo/open.ts";
 import { tellsMore } from "../photo/private.ts";
 import { isInverted, withoutTelling } from "../pixels/container/jpeg.ts";
@@ -107,7 +107,7 @@ async function asItIs(
   colours: OwnColours,
   { keepPlace }: Embedding,
 ): Promise<EmbeddedPhoto> {
-  const jpeg = await readFile(path);
+  const jpeg = await readWhole(path);
   return {
     file: !keepPlace && (await tellsMore(jpeg)) ? withoutTelling(jpeg) : jpeg,
     type: "jpeg",

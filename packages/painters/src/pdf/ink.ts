@@ -72,7 +72,8 @@ function shadowOf(ink: PathInk, shadow: Shadow, pictures: PdfPictures): Opened["
 
 function paintText(doc: PDFKit.PDFDocument, text: SetText): void {
   turnAbout(doc, text.box, text.turn);
-  doc.font(FONT_FILES[text.font]()).fontSize(pt(text.size)).fillColor(text.colour, text.opacity);
+  doc.font(FONT_FILES[text.font]()).fontSize(pt(text.size)).fillColor(text.colour);
+  if (text.opacity < 1) doc.fillOpacity(text.opacity);
   for (const { text: line, x, y } of text.lines) {
     const runs = runsOf(line).map((one) => {
       const run = forFont(one);

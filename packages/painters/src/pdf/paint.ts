@@ -55,6 +55,8 @@ export async function paintPdf(
   } = options;
   const doc = new PDFDocument({
     autoFirstPage: false,
+    // No word is set in a font that is not shipped, so the usual one is not even opened.
+    font: null as never,
     // PDF/X-4 rests on PDF 1.6 (ISO 15930-7, 6.1).
     pdfVersion: (isForPress(colour) ? "1.6" : "1.7") as "1.7",
     info: {
@@ -66,7 +68,7 @@ export async function paintPdf(
       ModDate: about.date,
     },
   });
-  const out = createWriteStream(path);
+  const out = createWriteStream(path, { highWaterMark: ON_ITS_WAY });
   const written = finished(out);
   // The stream's failure is reported where the end is awaited; until then it must not end the process.
   written.catch(() => undefined);
@@ -77,6 +79,9 @@ export async function paintPdf(
     const pictures = new PdfPictures(doc, files, embedding, colour !== null);
     const marks = declare(doc, about, colour, pictures);
     sayPages(doc, sheets, facing);
+    const inLayers = sheets.map(layers);
+    const coming = inLayers.flat(2).values();
+    for (let i = 0; i < AHEAD; i++) pictures.ahead(coming.next().value);
     for (const [index, sheet] of sheets.entries()) {
       await goOn(watch);
       if (index > 0) await watch.next?.();
@@ -85,17 +90,18 @@ export async function paintPdf(
       manageColours(doc, colour, pictures);
       for (const ground of sheet.grounds) paintGround(doc, ground);
       await paintInk(doc, sheet.backing, null, pictures);
-      for (const layer of layers(sheet)) {
+      for (const layer of inLayers[index]!) {
         for (const cell of layer) {
-          await paintCell(doc, cell, pictures);
           await drained(out);
+          await paintCell(doc, cell, pictures, coming.next().value);
+          await handedOn();
         }
         for (const cell of layer) paintOutline(doc, cell);
         for (const cell of layer) await paintInk(doc, cell.over, cell, pictures);
       }
       await paintInk(doc, sheet.over, null, pictures);
       paintMarks(doc, sheet, marks);
-      await drained(out);
+      await handedOn();
       watch.progress?.({ what: "sheets", done: index + 1, of: sheets.length });
     }
     doc.end();
@@ -106,10 +112,16 @@ export async function paintPdf(
   }
 }
 
-/** Waits until what was painted is on its way to the disk: memory holds a page, not the document. */
+/** What may wait for the disk before painting does, in bytes: a few photos, so that neither waits for the other. */
+const ON_ITS_WAY = 32 * 1024 ** 2;
+/** Photos that are read before they are painted. */
+const AHEAD = 2;
+
+/** pdfkit hands its data on when it is asked to, one turn of the event loop later; the disk takes it while painting goes on. */
+const handedOn = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+/** Waits until most of what was painted is on the disk: memory holds a few photos, not the document. */
 async function drained(out: WriteStream): Promise<void> {
-  // pdfkit hands its data on when it is asked to, one turn of the event loop later.
-  await new Promise((resolve) => setImmediate(resolve));
   if (out.writableNeedDrain) await once(out, "drain");
 }
 
@@ -136,9 +148,15 @@ function paintGround(doc: PDFKit.PDFDocument, ground: GroundPlan): void {
   doc.fill(gradient.stop(0, fill.top).stop(1, fill.bottom) as never);
 }
 
-async function paintCell(doc: PDFKit.PDFDocument, cell: CellPlan, pictures: PdfPictures): Promise<void> {
+async function paintCell(
+  doc: PDFKit.PDFDocument,
+  cell: CellPlan,
+  pictures: PdfPictures,
+  ahead: CellPlan | undefined,
+): Promise<void> {
   const { image, cover, picture, paints, bands, opening, corner } = cell;
   const photo = picture && paints !== null ? await pictures.photo(cell, picture) : null;
+  pictures.ahead(ahead);
   doc.save();
   tilt(doc, cell);
   if (photo && picture) {

@@ -4,7 +4,7 @@ import { sizedGraphic } from "../graphic/size.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { openUpright } from "../photo/open.ts";
 import type { Part } from "../pixels/part.ts";
-import { embedPhoto, renditionOf, type Embedding } from "../embed/photo.ts";
+import { embedPhoto, renditionOf, type EmbeddedPhoto, type Embedding } from "../embed/photo.ts";
 import { placedImage, type PlacedImage } from "./placedImage.ts";
 
 /** Colours without a profile (ISO 32000-2, 8.6.4). */
@@ -25,6 +25,8 @@ const GRAPHIC_MOST = 6000;
 /** The document's pictures: each stored once, however often it is placed. */
 export class PdfPictures {
   private readonly photos = new Map<string, OpenedPhoto>();
+  /** The photos that are read ahead: one or two, since photos are large. */
+  private readonly coming = new Map<string, Promise<EmbeddedPhoto>>();
   private readonly graphics = new Map<string, unknown>();
   private readonly profiles = new Map<string, PDFKit.PDFKitReference>();
 
@@ -36,14 +38,25 @@ export class PdfPictures {
     private readonly managed: boolean,
   ) {}
 
+  /** Begins to read the photo of a cell that is painted next: meanwhile words are set, and pages go to the disk. */
+  ahead(cell: CellPlan | undefined): void {
+    if (!cell?.picture || cell.paints === null) return;
+    const { picture, paints } = cell;
+    const { key, rendition } = this.wanted(cell, picture);
+    if (this.photos.has(key) || this.coming.has(key)) return;
+    const reading = embedPhoto(this.files(paints), rendition, picture, this.embedding);
+    // Whatever is wrong with it is thrown where it is wanted.
+    reading.catch(() => undefined);
+    this.coming.set(key, reading);
+  }
+
   async photo(cell: CellPlan, picture: Picture): Promise<OpenedPhoto> {
-    const rendition = renditionOf(cell, picture, this.embedding);
-    // What is written anew depends on its size on paper too.
-    const key = JSON.stringify([cell.paints, rendition, rendition && picture.ppi]);
+    const { key, rendition } = this.wanted(cell, picture);
     const known = this.photos.get(key);
     if (known) return known;
-    const path = this.files(cell.paints!);
-    const embedded = await embedPhoto(path, rendition, picture, this.embedding);
+    const embedded = await (this.coming.get(key) ??
+      embedPhoto(this.files(cell.paints!), rendition, picture, this.embedding));
+    this.coming.delete(key);
     const { profile, channels, orientation, part } = embedded;
     const colours =
       profile && this.managed ? ["ICCBased", this.profile(profile, channels)] : DEVICE[channels];
@@ -51,6 +64,12 @@ export class PdfPictures {
     const photo = { opened, orientation, part };
     this.photos.set(key, photo);
     return photo;
+  }
+
+  private wanted(cell: CellPlan, picture: Picture) {
+    const rendition = renditionOf(cell, picture, this.embedding);
+    // What is written anew depends on its size on paper too.
+    return { key: JSON.stringify([cell.paints, rendition, rendition && picture.ppi]), rendition };
   }
 
   /** A graphic, or a photo that lies behind or over others, upright and with its alpha. */

@@ -34,6 +34,35 @@ export function placedImage(
           DecodeParms: { Predictor: 15, Colors: channels, BitsPerComponent: depth, Columns: width },
         }),
   });
-  obj.end(type === "jpeg" ? file : pixelData(file));
+  endWhole(doc, obj, type === "jpeg" ? file : pixelData(file));
   return { label, width, height, obj };
+}
+
+/** What pdfkit keeps to itself of how an object is written. */
+interface Writing {
+  _offset: number;
+  _write(data: string | Uint8Array): void;
+}
+
+/**
+ * Ends an object whose data are written as they are. pdfkit would copy them first, which for photos is most of its work: the
+ * object is ended without any, and they are put in before its last line.
+ */
+function endWhole(doc: PDFKit.PDFDocument, obj: PDFKit.PDFKitReference, data: Uint8Array): void {
+  const writing = doc as unknown as Writing;
+  const write = writing._write.bind(doc);
+  (obj.data as Record<string, unknown>).Length = data.length;
+  writing._write = (line) => {
+    if (line === "endobj") {
+      write("stream");
+      write(data);
+      write("\nendstream");
+    }
+    write(line);
+  };
+  try {
+    (obj.end as () => void)();
+  } finally {
+    writing._write = write;
+  }
 }

@@ -1,5 +1,6 @@
 export { pictureInRaw } from "./raw.ts";
 export { readAbout } from "./about.ts";
+export { lightOf } from "./light.ts";
 export { movingPicture } from "./moving.ts";
 export { withBackdrop, type PictureBehind } from "./backdrop.ts";
 export { BadPhoto } from "./badPhoto.ts";

@@ -5,7 +5,7 @@ import { deflateSync } from "node:zlib";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import { quarters, testFolder } from "../testing/samples.ts";
-import { BadPhoto, inspectPhoto, makePreviews } from "../index.ts";
+import { BadPhoto, inspectPhoto, lightOf, makePreviews } from "../index.ts";
 
 const folder = testFolder();
 const path = (name: string) => join(folder, name);
@@ -126,3 +126,28 @@ function crc(data: Buffer): number {
   }
   return (value ^ 0xffffffff) >>> 0;
 }
+
+describe("the light of a photo", () => {
+  it("is known by its parts, a glint left out", async () => {
+    // Left half #202020, right half #d0d0d0, with a white point in the dark half: one in 64 of its part.
+    const pixels = Buffer.alloc(192 * 128 * 3, 0x20);
+    for (let y = 0; y < 128; y++) pixels.fill(0xd0, 3 * (y * 192 + 96), 3 * (y + 1) * 192);
+    pixels.fill(0xff, 3 * (40 * 192 + 40), 3 * (40 * 192 + 42));
+    const raw = { width: 192, height: 128, channels: 3 } as const;
+    const light = await lightOf(await sharp(pixels, { raw }).png().toBuffer());
+    expect(light).toMatchObject({ columns: 12, rows: 8 });
+    const parts = light.parts.match(/.{12}/g)!;
+    expect(parts.slice(0, 6)).toEqual(Array(6).fill("202020202020"));
+    expect(parts.slice(6, 12)).toEqual(Array(6).fill("d0d0d0d0d0d0"));
+    expect(new Set(parts).size).toBe(2);
+  });
+
+  it.each([
+    [320, 2],
+    [4, 2],
+    [2, 320],
+  ])("is known of a picture of %i × %i px too", async (width, height) => {
+    const light = await lightOf(await quarters(width, height).png().toBuffer());
+    expect(light.parts).toHaveLength(12 * light.columns * light.rows);
+  });
+});

@@ -1,14 +1,17 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
-import type { SheetPlan } from "@wide-quilt/core";
+import type { CellPlan, SheetPlan } from "@wide-quilt/core";
+import type { DragEvent } from "react";
 import { ArrowDown, ArrowUp, Layers, Plus, RotateCcw, Trash2 } from "lucide-react";
 import { address } from "../../api/client.ts";
 import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { SheetPicture } from "../../sheet/SheetPicture.tsx";
 import { edit } from "../../table/edits.ts";
+import { putInCell } from "../../table/putIn.ts";
 import { selectSheets } from "../../table/sheets.ts";
 import { aided, sheetTurned } from "../../table/view.ts";
 import { button } from "../../ui/button.ts";
 import { PositionsTable } from "./PositionsTable.tsx";
+import { PHOTO_DRAG } from "./stash/drag.ts";
 import { FacingField } from "./FacingField.tsx";
 
 const preview = (photo: string) => address.preview(photo, 320);
@@ -60,6 +63,7 @@ function SheetList() {
         {sheets.map((sheet, index) => (
           <li
             key={sheet.id}
+            {...photoMoves(sheet, (cell, photo) => dispatch(putInCell(cell, photo)))}
             className={`flex items-center gap-2.5 rounded-md p-1.5 ${sheet.number === shown ? "bg-accent-soft" : "hover:bg-chrome"}`}
           >
             <button
@@ -151,6 +155,26 @@ function SheetList() {
       <PositionsTable />
     </div>
   );
+}
+
+/** A page’s first photo is dragged to another page, and changes places with the one there. */
+function photoMoves({ cells: [cell] }: SheetPlan, put: (cell: CellPlan, photo: string) => void) {
+  if (!cell) return {};
+  const { photo } = cell;
+  return {
+    ...(photo !== null && {
+      draggable: true,
+      onDragStart: ({ dataTransfer }: DragEvent) => {
+        dataTransfer.setData(PHOTO_DRAG, photo);
+        dataTransfer.effectAllowed = "copy";
+      },
+    }),
+    onDragOver: (event: DragEvent) => event.dataTransfer.types.includes(PHOTO_DRAG) && event.preventDefault(),
+    onDrop: (event: DragEvent) => {
+      event.preventDefault();
+      put(cell, event.dataTransfer.getData(PHOTO_DRAG));
+    },
+  };
 }
 
 function Thumbnail({ sheet, drawn }: { sheet: SheetPlan; drawn: boolean }) {

@@ -1,3 +1,4 @@
+import { dayPhotos, withDayPhoto } from "../../calendar/index.ts";
 import type { CellByHand, Job } from "../../job/index.ts";
 import { pickedPhotos } from "../../job/stash/index.ts";
 import { kindOf, layOut } from "../../kinds/index.ts";
@@ -58,6 +59,10 @@ export function withoutPhotos(job: Job): Job {
     shapes: onSheet(job.shapes),
     texts: onSheet(job.texts),
     blocks: onSheet(job.blocks),
+    calendar: dayPhotos(job.calendar).reduce(
+      (calendar, photo) => withDayPhoto(calendar, photo, null),
+      job.calendar,
+    ),
     shots: Object.fromEntries(shots),
     cells: cellsOf(job, renamed),
     sheets: { ...job.sheets, order: job.sheets.order.flatMap((name) => renamed.name(name) ?? []) },

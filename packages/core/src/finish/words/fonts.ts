@@ -137,8 +137,8 @@ export const familyOf = (id: FontId): FontFamily => {
  * it has that. Where none has them all, the one asked for.
  */
 export function fontFor(text: string, asked: FontId): FontId {
-  if (missingSigns(text, asked).length === 0) return asked;
-  const able = FONT_FAMILIES.find(({ cuts }) => missingSigns(text, cuts.regular).length === 0);
+  if (hasAll(text, asked)) return asked;
+  const able = FONT_FAMILIES.find(({ cuts }) => hasAll(text, cuts.regular));
   return able ? inCut(able.cuts.regular, fontById(asked).cut) : asked;
 }
 
@@ -183,9 +183,15 @@ export function textWidth(text: string, font: FontId, height: number): number {
 
 /** The signs of a text that a font has no shape for, each once. */
 export function missingSigns(text: string, font: FontId): string[] {
-  const table = tableOf(font);
   const missing = new Set<string>();
-  for (const sign of text.normalize("NFC"))
-    if (sign !== "\n" && !table.has(sign.codePointAt(0)!)) missing.add(sign);
+  for (const sign of text.normalize("NFC")) if (!hasSign(sign, font)) missing.add(sign);
   return [...missing];
 }
+
+function hasAll(text: string, font: FontId): boolean {
+  for (const sign of text.normalize("NFC")) if (!hasSign(sign, font)) return false;
+  return true;
+}
+
+const hasSign = (sign: string, font: FontId): boolean =>
+  sign === "\n" || tableOf(font).has(sign.codePointAt(0)!);

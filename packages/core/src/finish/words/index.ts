@@ -15,5 +15,5 @@ export {
   type FontId,
 } from "./fonts.ts";
 export type { CaptionStyle, TextBox, Type } from "./schema.ts";
-export { linesHeight, setWords, SMALL, type SetLine, type SetText, type Setting } from "./set.ts";
+export { inkedBox, linesHeight, setWords, SMALL, type SetLine, type SetText, type Setting } from "./set.ts";
 export { fill, partsOf, unknownFields } from "./template.ts";

@@ -1,4 +1,4 @@
-import type { Rect } from "../../base/geometry/index.ts";
+import { around, type Rect } from "../../base/geometry/index.ts";
 import { um, type Um } from "../../base/length/index.ts";
 import { textWidth, type FontId } from "./fonts.ts";
 import type { Type } from "./schema.ts";
@@ -105,6 +105,22 @@ export function setWords(
 /** The height that lines of a type take. */
 export const linesHeight = (lines: number, size: Um): Um => um(Math.ceil(lines * LEADING * size));
 
+/** What letters take above and below their baseline at most, shares of their height. */
+const ASCENT = 0.8;
+const DESCENT = 0.25;
+
+/** The smallest upright rectangle that holds the letters of words, whatever room their box has besides. */
+export function inkedBox({ lines, font, size, align, box, turn }: SetText): Rect {
+  if (turn !== 0) return around({ finished: box, angle: turn });
+  const widths = lines.map(({ text }) => textWidth(text, font, size));
+  const lefts = lines.map(({ x }, i) => x - { left: 0, middle: 0.5, right: 1 }[align] * widths[i]!);
+  const left = Math.floor(Math.min(...lefts));
+  const top = Math.floor(lines[0]!.y - ASCENT * size);
+  const right = Math.ceil(Math.max(...lefts.map((from, i) => from + widths[i]!)));
+  const bottom = Math.ceil(lines.at(-1)!.y + DESCENT * size);
+  return { x: um(left), y: um(top), width: um(right - left), height: um(bottom - top) };
+}
+
 /** Breaks paragraphs at spaces; scripts that have none are broken between signs. */
 function broke(
   paragraphs: readonly string[],
@@ -115,6 +131,11 @@ function broke(
   const lines: string[] = [];
   let tooWide = false;
   for (const paragraph of paragraphs) {
+    // Most words need no second line.
+    if (textWidth(paragraph, font, size) <= width) {
+      lines.push(paragraph);
+      continue;
+    }
     let line = "";
     for (const piece of pieces(paragraph)) {
       const longer = line + piece;

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { mm, um } from "../../base/length/index.ts";
-import { freshCalendar, writeIcs } from "../../calendar/index.ts";
-import { applyEdit, nextYear, type JobEdit } from "../../edit/index.ts";
+import { dayPhotos, freshCalendar, writeIcs } from "../../calendar/index.ts";
+import { applyEdit, nextYear, oneMonth, type JobEdit } from "../../edit/index.ts";
 import { readJob, type Job } from "../../job/index.ts";
+import { AS_IT_IS } from "../../photo/look/index.ts";
 import type { PhotoFacts } from "../../photo/record/index.ts";
 import { arrange } from "../../plan/arrange.ts";
 import { check } from "../../report/check/index.ts";
@@ -25,6 +26,13 @@ const make = (count: number, ...edits: JobEdit[]): Job =>
     ...(count > 0 ? [{ do: "add photos", photos: photos(count) } as JobEdit] : []),
     ...edits,
   ].reduce(applyEdit, freshJob("calendar", "Tides 2027", "en-GB", undefined, 2027));
+
+const text = (sheet: string | null) => ({
+  ...{ x: um(0), y: um(0), width: mm(50), height: mm(20), turn: 0 },
+  sheet,
+  text: "Low water",
+  type: { font: "hanken", size: mm(5), least: mm(2), colour: "#20242c", align: "left" },
+});
 
 const shownOn = (job: Job, facts = factsOf(20)) =>
   Object.fromEntries(
@@ -174,7 +182,114 @@ describe("a calendar", () => {
   });
 });
 
+describe("photos of months", () => {
+  it("change places with each other, and the cover shows what January shows", () => {
+    const job = applyEdit(make(12), { do: "put in one", cell: "2027-01.1", photo: "p7" });
+    expect(shownOn(job)).toMatchObject({ cover: "p7", "2027-01": "p7", "2027-07": "p1", "2027-12": "p12" });
+    const own = applyEdit(job, { do: "put in one", cell: "cover.1", photo: "p3" });
+    expect(shownOn(own)).toMatchObject({ "2027-01": "p7", "2027-03": "p3" });
+    expect(arrange(own, factsOf(12))[0]!.cells[0]!.photo).toBe("p3");
+  });
+
+  it("take what the border between them and the days leaves: 60 % of 420 mm are 252 mm", () => {
+    const [, january] = layOut(make(12), factsOf(12)).sheets;
+    expect(january!.split).toMatchObject({ beside: false, photosFirst: true, share: 0.6 });
+    expect(january!.cells[0]!.finished.height).toBe(mm(252));
+    const below = layOut(make(12, { do: "ticket", change: { photo: "below" } }), factsOf(12)).sheets[1]!;
+    expect(below.split).toMatchObject({ photosFirst: false });
+    const behind = layOut(make(12, { do: "ticket", change: { photo: "behind" } }), factsOf(12)).sheets[1]!;
+    expect(behind.split).toBeUndefined();
+  });
+
+  it("are small in single days, and leave those with the photo", () => {
+    const small = { day: "2027-03-05", text: "Linnea", photo: "p13" };
+    const job = make(13, {
+      do: "days",
+      sources: {
+        own: {
+          name: "Own",
+          from: { kind: "typed" },
+          colour: "#1f6f54",
+          words: true,
+          mark: "none",
+          off: false,
+          shown: true,
+          days: [small],
+        },
+      },
+    });
+    const rules = (one: Job) => check(one, factsOf(13), arrange(one, factsOf(13))).map(({ rule }) => rule);
+    const inks = (one: Job) =>
+      arrange(one, factsOf(13)).flatMap(({ over }) => over.filter(({ kind }) => kind === "picture"));
+    expect(inks(job)).toHaveLength(1);
+    // The thirteenth is on no month of its own, and is seen all the same.
+    expect(rules(job)).not.toContain("photo-on-no-sheet");
+    const without = applyEdit(job, { do: "remove photo", photo: "p13" });
+    expect(without.calendar!.sources.own!.days).toEqual([{ day: "2027-03-05", text: "Linnea" }]);
+    const other = applyEdit(job, { do: "relink photo", photo: "p13", to: { id: "q", name: "q.jpg" } });
+    expect(other.calendar!.sources.own!.days[0]!.photo).toBe("q");
+    expect(dayPhotos(nextYear(job)!.calendar)).toEqual([]);
+  });
+});
+
+describe("one month alone", () => {
+  it("shows the photo that it shows now as that sits, and nothing of the other months", () => {
+    const job = [
+      { do: "put in one", cell: "2027-03.1", photo: "p9" },
+      { do: "shot", shot: "p3", change: { scale: 2, centre: { x: 0.4, y: 0.5 } } },
+      { do: "texts", texts: { t1: text("2027-03"), t2: text("2027-04"), t3: text(null) } },
+    ].reduce(
+      (one, edit) => applyEdit(one, edit as JobEdit),
+      make(12, { do: "ticket", change: { year: true } }),
+    );
+    const march = oneMonth(job, "2027-03", factsOf(12))!;
+    expect(march.name).toBe("Tides 2027, March");
+    expect(march.stash).toEqual([{ id: "p9", name: "p9.jpg", number: 1 }]);
+    const planned = (one: Job) =>
+      arrange(one, factsOf(12)).map(({ id, title, cells, over }) => ({
+        id,
+        title,
+        over,
+        cells: cells.map(({ photo, picture, finished }) => ({ photo, picture, finished })),
+      }));
+    expect(planned(march)).toEqual(planned(job).filter(({ id }) => id === "2027-03"));
+    expect(Object.keys(march.texts)).toEqual(["t1", "t3"]);
+    expect(readJob(JSON.parse(JSON.stringify(march)))).toMatchObject({ ok: true });
+  });
+
+  it("is a quarter with its photos, or a page that faces its photo", () => {
+    const quarters = make(8, { do: "ticket", change: { span: "quarter", photos: 2 } });
+    const second = oneMonth(quarters, "2027-04", factsOf(8))!;
+    expect(second.ticket).toMatchObject({ first: "2027-04", months: 3 });
+    expect(shownOn(second)).toEqual({ "2027-04": "p3 p4" });
+    const facing = oneMonth(make(12, { do: "ticket", change: { photo: "facing" } }), "2027-05", factsOf(12))!;
+    expect(shownOn(facing)).toEqual({ "2027-05p": "p5", "2027-05": "" });
+  });
+
+  it("is not had of a cover, of a week, or of a job without months", () => {
+    expect(oneMonth(make(12), "cover", factsOf(12))).toBeNull();
+    expect(oneMonth(make(12), "2028-01", factsOf(12))).toBeNull();
+    expect(oneMonth(make(1, { do: "ticket", change: { span: "week" } }), "2027-W02", factsOf(1))).toBeNull();
+    expect(oneMonth(freshJob("contact"), "1", {})).toBeNull();
+  });
+});
+
 describe("days that are hard to read", () => {
+  const typed = (colour: string): JobEdit => ({
+    do: "days",
+    sources: {
+      tides: {
+        name: "Tides",
+        from: { kind: "typed" },
+        colour,
+        words: true,
+        mark: "none",
+        off: false,
+        shown: true,
+        days: [{ day: "2027-03-05", text: "Spring tide" }],
+      },
+    },
+  });
   const found = (job: Job) =>
     check(job, factsOf(12), arrange(job, factsOf(12))).find(({ rule }) => rule === "days-contrast");
 
@@ -184,6 +299,42 @@ describe("days that are hard to read", () => {
     expect(found(behind)!.sentence).toMatch(/stand out by 1\.0 : 1/);
     const mended = applyEdit(behind, found(behind)!.mend!.edit);
     expect(found(mended)).toBeUndefined();
+  });
+
+  it("are not told over a photo that is dark where they lie, and are told where it is light", () => {
+    // White on #404040 is 10.4 : 1, on #a0a0a0 2.6 : 1.
+    const lit = (grey: string) => ({ columns: 1, rows: 1, parts: "404040" + grey.repeat(3) });
+    const over = make(12, { do: "ticket", change: { photo: "behind", share: 0.85, style: "quiet" } });
+    const seen = (job: Job, grey: string, of = 12) => {
+      const facts = Object.fromEntries(
+        Object.entries(factsOf(12)).map(([id, fact], i) => [
+          id,
+          { ...fact, light: lit(i < of ? grey : "40") },
+        ]),
+      );
+      return check(job, facts, arrange(job, facts)).find(({ rule }) => rule === "days-contrast");
+    };
+    expect(seen(over, "40")).toBeUndefined();
+    expect(seen(over, "a0")!.sentence).toMatch(
+      /on 12 pages stand out from the photo behind them by no more than 2\.6 : 1/,
+    );
+    expect(seen(over, "a0", 1)!.sentence).toMatch(/on 2027-01 January stand out/);
+    expect(seen(applyEdit(over, seen(over, "a0")!.mend!.edit), "a0")).toBeUndefined();
+    // Twice as much light, and nothing is dark any more: with a look it is what is printed that counts.
+    const lighter = applyEdit(over, { do: "style", change: { look: { ...AS_IT_IS, exposure: 2 } } });
+    expect(seen(lighter, "40")).toBeDefined();
+    // A page whose photo is not there is paper, which white does not stand out from.
+    const bare = make(0, { do: "ticket", change: { photo: "behind", share: 0.85, style: "quiet" } });
+    expect(seen(bare, "40")!.sentence).toMatch(/stand out by no more than 1\.0 : 1 from what they lie on/);
+  });
+
+  it("are told of dates in a pale colour, which is darkened by as little as is needed", () => {
+    const pale = make(12, { do: "ticket", change: { style: "write" } }, typed("#e0b000"));
+    expect(found(pale)!.mend!.label).toBe("Darken the colour of “Tides”");
+    const mended = applyEdit(pale, found(pale)!.mend!.edit);
+    expect(found(mended)).toBeUndefined();
+    expect(mended.calendar!.sources.tides!.colour).not.toBe("#e0b000");
+    expect(found(make(12, { do: "ticket", change: { style: "write" } }, typed("#1f6f54")))).toBeUndefined();
   });
 
   it("are told on paper: #767676 on white is 4.54 : 1, #787878 is 4.42 : 1", () => {

@@ -3,6 +3,7 @@ import { inch, mm, um } from "../../base/length/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { kind } from "../kind.ts";
 import { layOutCalendar } from "./layout.ts";
+import { pagesOf } from "./pages.ts";
 import { sayCalendar } from "./say.ts";
 
 export { calendarOf, pagesOf, type CalendarPage } from "./pages.ts";
@@ -44,6 +45,12 @@ export const calendar = kind({
   nextYear: (ticket) => {
     const years = Math.ceil(ticket.months / 12);
     return { years, ticket: { ...ticket, first: writeMonth(readMonth(ticket.first)! + 12 * years) } };
+  },
+  onePage: (ticket, job, name) => {
+    const page = pagesOf(job, ticket).find((one) => one.name === name);
+    if (!page || page.of.span === "week") return null;
+    const alone = { cover: "none", year: false, last: false, by: "order" } as const;
+    return { ...ticket, ...alone, first: writeMonth(page.months[0]!), months: page.months.length };
   },
   followsStash: () => false,
   isOnePiece: true,

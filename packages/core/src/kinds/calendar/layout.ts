@@ -69,6 +69,7 @@ export function layOutCalendar(job: Job, ticket: CalendarTicket, photos: Photos)
     const days = {
       ...blank(page.name, page.title, writeMonth(page.month)),
       ...(stands.days && { blocks: [blockOf(page, ticket, stands.days)] }),
+      ...(stands.split && { split: stands.split }),
     };
     return ticket.photo === "facing"
       ? [{ ...blank(on, `${page.title}, photo`, writeMonth(page.month)), cells: seen(job, cells) }, days]
@@ -204,6 +205,7 @@ function coverOf(ticket: CalendarTicket, area: Rect): Cover | null {
         key: pageCell(COVER_SHEET, i + 1),
         finished,
         turn: 0,
+        ...(ticket.cover !== "own" && { again: true }),
       }));
     },
   };

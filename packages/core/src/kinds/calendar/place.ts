@@ -3,6 +3,7 @@ import { um } from "../../base/length/index.ts";
 import { layoutArea, type Job } from "../../job/index.ts";
 import { byCounts } from "../../solve/collage/index.ts";
 import { anchored } from "../../finish/graphics/index.ts";
+import type { LaidSplit } from "../layout.ts";
 import type { TicketOf } from "../tickets.ts";
 
 type CalendarTicket = TicketOf<"calendar">;
@@ -11,6 +12,8 @@ type CalendarTicket = TicketOf<"calendar">;
 export interface Standing {
   photos: Rect | null;
   days: Rect | null;
+  /** Where they part, where they share the page. */
+  split?: LaidSplit;
 }
 
 /** What the binding and the border leave of a page. */
@@ -53,7 +56,10 @@ export function placed(area: Rect, { photo, share, gap, inset: free, corner }: C
       const [a, b] = first ? [taken, length - taken] : [length - taken, taken];
       const one = part(area, beside, 0, a);
       const two = part(area, beside, a + gap, b);
-      return first ? { photos: one, days: shrunk(two, free) } : { photos: two, days: shrunk(one, free) };
+      const split = { beside, photosFirst: first, area, gap, share };
+      return first
+        ? { photos: one, days: shrunk(two, free), split }
+        : { photos: two, days: shrunk(one, free), split };
     }
   }
 }

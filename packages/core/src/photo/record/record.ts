@@ -1,3 +1,4 @@
+import type { Light } from "../light/index.ts";
 import type { Seen } from "./seen.ts";
 
 /** File formats read as photos, by what the content says. */
@@ -38,6 +39,8 @@ export interface PhotoRecord {
   title?: string;
   stars?: number;
   keywords?: string[];
+  /** Left out for a photo that came before this was measured. */
+  light?: Light;
   /** Left out as long as nobody has looked. */
   seen?: Seen;
 }

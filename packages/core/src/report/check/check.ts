@@ -5,7 +5,7 @@ import type { Photos } from "../../photo/record/index.ts";
 import type { SheetPlan } from "../../plan/index.ts";
 import type { Finding, FindingLevel, Rule } from "./finding.ts";
 import { calendarDays } from "./rules/calendar.ts";
-import { daysContrast } from "./rules/contrast.ts";
+import { wordsContrast } from "./rules/contrast.ts";
 import { cropLoss } from "./rules/cropLoss.ts";
 import { emptyCells } from "./rules/emptyCells.ts";
 import { exactSizes } from "./rules/exactSizes.ts";
@@ -29,7 +29,7 @@ const RULES: readonly Rule[] = [
   tooLarge,
   imposition,
   calendarDays,
-  daysContrast,
+  wordsContrast,
   sheetPixels,
   emptyCells,
   notOnSheet,

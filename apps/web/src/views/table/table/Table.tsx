@@ -18,6 +18,7 @@ import { useWords } from "../../../words/words.ts";
 import { Aids } from "./Aids.tsx";
 import { BareDropPanel } from "./BareDropPanel.tsx";
 import { Cells, type BareDrop } from "./Cells.tsx";
+import { Divider } from "./Divider.tsx";
 import { Dimensions } from "./Dimensions.tsx";
 import { FirstPhotos, FirstStep } from "./FirstStep.tsx";
 import { Ghost } from "./Ghost.tsx";
@@ -217,6 +218,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         <Aids sheet={sheet} px={px} />
         <Cells sheet={inHand ? sheet : later} px={px} onBare={setDrop} />
         <Items sheet={sheet} px={px} />
+        <Divider sheet={sheet} px={px} />
         <FirstStep empty={sheet.cells.length === 0} />
         {rulers && <Rulers sheet={sheet} px={px} />}
         {cell && !several && <HeadGuides cell={cell} px={px} />}

@@ -1,7 +1,7 @@
 import { daysOfMonth, readDay, readMonth, weekStart, type Day, type Month } from "../../../base/day/index.ts";
 import type { Rect } from "../../../base/geometry/index.ts";
 import { remembered } from "../../../base/remembered.ts";
-import { notesIn, type Calendar } from "../../../calendar/index.ts";
+import { dayPhotos, notesIn, type Calendar } from "../../../calendar/index.ts";
 import { edgesOf, rectangle } from "../inks.ts";
 import { equal } from "../../../solve/collage/index.ts";
 import { rect, type Drawing, type Drawn } from "./drawing.ts";
@@ -58,8 +58,7 @@ const drawers = new WeakMap<Calendar, Drawer>();
 const MOST_KEPT = 80;
 
 function drawerOf(calendar: Calendar): Drawer {
-  const entries = Object.values(calendar.sources).flatMap(({ days }) => days);
-  const photos = [...new Set(entries.flatMap(({ photo }) => photo ?? []))];
+  const photos = dayPhotos(calendar);
   const draw = remembered(
     (question: Question, known: readonly (number | null)[]) =>
       drawn(question, calendar, (photo) => known[photos.indexOf(photo)] ?? null),

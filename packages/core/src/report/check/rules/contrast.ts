@@ -1,101 +1,209 @@
-import { contrast, laidOver, READABLE } from "../../../base/contrast.ts";
-import { overlap, type Rect } from "../../../base/geometry/index.ts";
+import { contrast, READABLE, readableOn } from "../../../base/contrast.ts";
+import { contains } from "../../../base/geometry/index.ts";
 import { writeNumber } from "../../../base/length/index.ts";
-import { designOf, type Block, type DaysBlock, type Design } from "../../../finish/blocks/index.ts";
-import type { Job } from "../../../job/index.ts";
+import { designOf, type DaysBlock, type Design } from "../../../finish/blocks/index.ts";
+import type { Ink } from "../../../finish/graphics/index.ts";
+import { inkedBox, type SetText } from "../../../finish/words/index.ts";
+import { styleOfAll, type Job } from "../../../job/index.ts";
 import { calendarOf } from "../../../kinds/index.ts";
-import type { SheetPlan } from "../../../plan/index.ts";
+import type { CellPlan, SheetPlan } from "../../../plan/index.ts";
+import { behind, type Behind } from "../behind.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 
-const WHITE = "#ffffff";
-/** As dark and as light as a photo can be. */
-const ANY_PHOTO = ["#000000", WHITE];
-/** So much of a white ground makes dark figures readable over any photo. */
-const COVERING = { colour: WHITE, opacity: 0.9 } as const;
-
-/** Days of a page: what they show, and how they are set. */
-interface Days {
-  name: string;
-  block: Pick<DaysBlock, "style" | "own">;
-  box: Rect;
+/** Words that stand out too little from what they lie on. */
+interface Faint {
+  text: SetText;
+  ratio: number;
+  on: Behind;
   sheet: SheetPlan;
+  /** The cell that they belong to; null for words of the page. */
+  cell: CellPlan | null;
+  /** The block of days that they belong to; null for other words. */
+  days: { name: string; block: Pick<DaysBlock, "style" | "own"> } | null;
 }
 
-/** Days whose colours stand out too little from what they lie on. What photos are like is not known, so over them both extremes count. */
-export const daysContrast: Rule = (inspection) => {
-  const all = daysOf(inspection);
-  const { job, words } = inspection;
-  for (const { name, block, box, sheet } of all) {
-    const design = designOf(block);
-    const over = sheet.cells.some((cell) => overlap(cell.finished, box) !== null);
-    const grounds = groundsOf(design, over, job);
-    const least = Math.min(
-      ...coloursOf(design, job, block.style).flatMap((colour) =>
-        grounds.map((ground) => contrast(colour, ground)),
-      ),
-    );
-    if (least >= READABLE) continue;
-    const figure = writeNumber(least, words.locale, 1, 1);
-    const own: Partial<Design> = over
-      ? { ...block.own, ground: COVERING, ink: "#20242c", off: "#a8322a", quiet: "#4a515d" }
-      : { ...block.own, ink: "#20242c", off: "#a8322a", quiet: "#4a515d", tint: null, ground: null };
-    const mend = mendOf(name, own, job);
-    return [
-      {
-        rule: "days-contrast",
-        level: "look",
-        sentence: over
-          ? `Days lie over a photo. Where that is as light or as dark as they are, they stand out by ${figure} : 1; to be read, ${READABLE} : 1 is needed. A ground of their own makes sure of it.`
-          : `Some words of the days stand out by no more than ${figure} : 1 from what they lie on; to be read, ${READABLE} : 1 is needed.`,
-        cells: [],
-        ...(mend && { mend }),
-      } satisfies Finding,
-    ];
-  }
-  return [];
+/**
+ * Words that are hard to read where they lie. Over photos it is what those are like there that counts; of one that was never
+ * measured nothing is said, but where a month lies over it: there it is as dark and as light as can be.
+ */
+export const wordsContrast: Rule = (inspection) => {
+  const all = inspection.sheets.flatMap((sheet) => faintOn(sheet, inspection));
+  const days = all.filter((one) => one.days !== null);
+  const others = all.filter((one) => one.days === null && one.on.photo !== "unmeasured");
+  return [...daysFinding(days, inspection), ...wordsFinding(others, inspection)];
 };
 
-/** The days of all pages, those that come with the pages and those that a hand put there. */
-function daysOf({ job, sheets, layout }: Inspection): Days[] {
-  const laid = new Map(layout.sheets.map((sheet) => [sheet.name, sheet.blocks ?? []]));
-  return sheets.flatMap((sheet) =>
-    sheet.items.flatMap(({ kind, name, finished }): Days[] => {
-      if (kind !== "block") return [];
-      const block: Block | Days["block"] | undefined =
-        laid.get(sheet.id)?.find((one) => one.name === name)?.days ?? job.blocks[name];
-      return block && "style" in block ? [{ name, block, box: finished, sheet }] : [];
+function faintOn(sheet: SheetPlan, inspection: Inspection): Faint[] {
+  const { photos } = inspection;
+  const daysOn = daysOf(sheet, inspection);
+  const inCells = sheet.cells.flatMap((cell) =>
+    faintOf(cell.over, (box, before) => behind(box, sheet, [cell], before, photos)).map((one): Faint => ({
+      ...one,
+      sheet,
+      cell,
+      days: null,
+    })),
+  );
+  const onPage = faintOf(sheet.over, (box, before) => behind(box, sheet, sheet.cells, before, photos)).map(
+    (one): Faint => ({
+      ...one,
+      sheet,
+      cell: null,
+      days: daysOn.find(({ box }) => contains(box, inkedBox(one.text))) ?? null,
     }),
   );
+  return [...inCells, ...onPage];
 }
 
-/** What days can lie on: their ground over paper or over any photo, and what weekends stand on. */
-function groundsOf(
-  { ground, tint }: Design,
-  overPhoto: boolean,
-  { ground: sheet }: Pick<Job, "ground">,
-): string[] {
-  const paper = sheet === null ? [WHITE] : sheet.kind === "flat" ? [sheet.colour] : [sheet.top, sheet.bottom];
-  const below = overPhoto ? ANY_PHOTO : paper;
-  const on = ground ? below.map((under) => laidOver(ground.colour, ground.opacity, under)) : below;
-  return tint === null ? on : [...on, tint];
+/** Of inks in the order of painting the words that stand out too little from what was painted before them. */
+function faintOf(
+  inks: readonly Ink[],
+  on: (box: ReturnType<typeof inkedBox>, before: readonly Ink[]) => Behind | null,
+): Pick<Faint, "text" | "ratio" | "on">[] {
+  const before: Ink[] = [];
+  return inks.flatMap((ink) => {
+    if (ink.kind !== "text") {
+      // Lines hide nothing.
+      if (ink.kind === "picture" || ink.fill !== null) before.push(ink);
+      return [];
+    }
+    const { text } = ink;
+    // Watermarks are meant to be faint.
+    if (text.opacity < 1) return [];
+    const found = on(inkedBox(text), before);
+    if (found === null) return [];
+    const ratio = Math.min(...found.colours.map((colour) => contrast(text.colour, colour)));
+    return ratio < READABLE ? [{ text, ratio, on: found }] : [];
+  });
 }
 
-/** The colours that words of days have. What a bar says stands on a paler colour of its own. */
-function coloursOf({ ink, off, quiet, texts }: Design, job: Job, style: DaysBlock["style"]): string[] {
-  const sources = Object.values(calendarOf(job).sources).filter(({ shown, words }) => shown && words);
-  const said = texts
-    ? sources.filter(({ mark }) => mark !== "bar" && style !== "people").map(({ colour }) => colour)
-    : [];
-  return [ink, off, quiet, ...said];
+/** The blocks of days on a page, those that come with it and those that a hand put there. */
+function daysOf({ id, items }: SheetPlan, { job, layout }: Inspection) {
+  const laid = layout.sheets.find(({ name }) => name === id)?.blocks ?? [];
+  return items.flatMap(({ kind, name, finished }) => {
+    if (kind !== "block") return [];
+    const block = laid.find((one) => one.name === name)?.days ?? job.blocks[name];
+    return block && "style" in block ? [{ name, block, box: finished }] : [];
+  });
 }
 
-/** Days that come with the page are set by the ticket, others by themselves. */
-function mendOf(name: string, own: Partial<Design>, job: Job): Finding["mend"] {
-  const label = own.ground ? "Put a ground behind the days" : "Use dark colours";
-  const block = job.blocks[name];
-  if (block)
-    return block.kind === "days"
-      ? { label, edit: { do: "blocks", blocks: { [name]: { ...block, own } } } }
-      : undefined;
-  return { label, edit: { do: "ticket", change: { own } } };
+/** So much of a white ground makes dark figures readable over any photo. */
+const COVERING: Design["ground"] = { colour: "#ffffff", opacity: 0.9 };
+const DARK: Partial<Design> = { ink: "#20242c", off: "#a8322a", quiet: "#4a515d" };
+
+const worstOf = (faint: readonly Faint[]): Faint | undefined =>
+  faint.reduce<Faint | undefined>(
+    (worst, one) => (worst && worst.ratio <= one.ratio ? worst : one),
+    undefined,
+  );
+
+const pages = (faint: readonly Faint[]): string => {
+  const ids = [...new Set(faint.map(({ sheet }) => sheet.title ?? `page ${sheet.number}`))];
+  return ids.length === 1 ? `on ${ids[0]}` : `on ${ids.length} pages`;
+};
+
+function daysFinding(faint: readonly Faint[], { job, words }: Inspection): Finding[] {
+  const worst = worstOf(faint);
+  if (!worst?.days) return [];
+  const figure = writeNumber(worst.ratio, words.locale, 1, 1);
+  const needed = `to be read, ${writeNumber(READABLE, words.locale, 1, 1)} : 1 is needed`;
+  const mend = daysMend(worst, faint, job);
+  return [
+    {
+      rule: "days-contrast",
+      level: "look",
+      sentence: {
+        unmeasured: `Days lie over a photo whose light was never measured. Where it is as light or as dark as they are, they stand out by ${figure} : 1; ${needed}. A ground of their own makes sure of it.`,
+        measured: `Words of days ${pages(faint)} stand out from the photo behind them by no more than ${figure} : 1; ${needed}.`,
+        none: `Words of days ${pages(faint)} stand out by no more than ${figure} : 1 from what they lie on; ${needed}.`,
+      }[worst.on.photo],
+      cells: [],
+      ...(mend && { mend }),
+    },
+  ];
+}
+
+function daysMend({ days, on }: Faint, faint: readonly Faint[], job: Job): Finding["mend"] {
+  const { name, block } = days!;
+  const { ground, ink, off, quiet } = designOf(block);
+  const overPhoto = on.photo !== "none";
+  const own = [ink, off, quiet];
+  if (!overPhoto && faint.every(({ text }) => !own.includes(text.colour))) return darkerSources(faint, job);
+  const change: Partial<Design> =
+    overPhoto && ground?.opacity !== 1
+      ? { ...block.own, ...DARK, ground: COVERING }
+      : { ...block.own, ...DARK, tint: null, ground: null };
+  const label = change.ground ? "Put a ground behind the days" : "Use dark colours";
+  const byHand = job.blocks[name];
+  // Days that come with the page are set by the ticket, others by themselves.
+  if (!byHand) return { label, edit: { do: "ticket", change: { own: change } } };
+  return byHand.kind === "days"
+    ? { label, edit: { do: "blocks", blocks: { [name]: { ...byHand, own: change } } } }
+    : undefined;
+}
+
+/** Dates whose words are too pale, as dark as they have to be. */
+function darkerSources(faint: readonly Faint[], job: Job): Finding["mend"] {
+  const { sources } = calendarOf(job);
+  const darker = Object.entries(sources).flatMap(([name, source]) => {
+    const pale = faint.filter(({ text }) => text.colour === source.colour);
+    const colour = readableOn(
+      source.colour,
+      pale.flatMap(({ on }) => on.colours),
+    );
+    return pale.length > 0 && colour !== null ? [[name, { ...source, colour }] as const] : [];
+  });
+  if (darker.length === 0) return undefined;
+  const names = darker.length === 1 ? `the colour of “${darker[0]![1].name}”` : "their colours";
+  return { label: `Darken ${names}`, edit: { do: "days", sources: Object.fromEntries(darker) } };
+}
+
+/** Colours that captions may have instead. */
+const PLAIN_COLOURS = ["#ffffff", "#20242c"] as const;
+
+function wordsFinding(faint: readonly Faint[], { job, words, sheets, photos }: Inspection): Finding[] {
+  const worst = worstOf(faint);
+  if (!worst) return [];
+  const cells = [...new Set(faint.flatMap(({ cell }) => cell?.key ?? []))];
+  const where =
+    cells.length === 1 ? "in one cell" : cells.length > 1 ? `in ${cells.length} cells` : pages(faint);
+  const what = worst.on.photo === "none" ? "what they lie on" : "the photo behind them";
+  const mend = captionMend(faint, job, sheets, photos);
+  return [
+    {
+      rule: "words-contrast",
+      level: "look",
+      sentence: `Words ${where} stand out from ${what} by no more than ${writeNumber(worst.ratio, words.locale, 1, 1)} : 1; to be read, ${writeNumber(READABLE, words.locale, 1, 1)} : 1 is needed. Give them another colour, or another place.`,
+      cells,
+      ...(mend && { mend }),
+    },
+  ];
+}
+
+/** Another colour of all captions, where one is read on every photo that has words. */
+function captionMend(
+  faint: readonly Faint[],
+  job: Job,
+  sheets: readonly SheetPlan[],
+  photos: Inspection["photos"],
+): Finding["mend"] {
+  const { caption } = styleOfAll(job);
+  if (!caption || faint.some(({ cell, text }) => cell === null || text.colour !== caption.type.colour))
+    return undefined;
+  const grounds = sheets.flatMap((sheet) =>
+    sheet.cells.flatMap((cell) =>
+      cell.over.flatMap((ink, i) =>
+        ink.kind === "text"
+          ? (behind(inkedBox(ink.text), sheet, [cell], cell.over.slice(0, i), photos)?.colours ?? [])
+          : [],
+      ),
+    ),
+  );
+  const colour = PLAIN_COLOURS.find((one) => grounds.every((ground) => contrast(one, ground) >= READABLE));
+  if (colour === undefined) return undefined;
+  const label = colour === "#ffffff" ? "Write them in white" : "Write them in a dark colour";
+  return {
+    label,
+    edit: { do: "style", change: { caption: { ...caption, type: { ...caption.type, colour } } } },
+  };
 }

@@ -1,3 +1,4 @@
+import { dayPhotos } from "../../../calendar/index.ts";
 import { listed } from "../../../base/listed.ts";
 import type { Job, PhotoRef } from "../../../job/index.ts";
 import { isPicked, leavesOut } from "../../../job/stash/index.ts";
@@ -12,6 +13,7 @@ const FEW = 3;
 export const notOnSheet: Rule = ({ job, sheets }) => {
   const onSheets = new Set(sheets.flatMap(({ cells }) => cells.map(({ photo }) => photo)));
   for (const { of } of Object.values(job.graphics)) if (of.kind === "photo") onSheets.add(of.photo);
+  for (const photo of dayPhotos(job.calendar)) onSheets.add(photo);
   const left = job.stash.filter(({ id }) => !onSheets.has(id));
   // Only some kinds show what is picked; to the others the filter is one of the list of photos.
   const byFilter = kindOf(job).showsPick(job) && leavesOut(job.pick);
