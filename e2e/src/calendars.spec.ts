@@ -66,28 +66,18 @@ async function beginAs(page: Page, product: RegExp): Promise<void> {
   await page.keyboard.press("Escape");
 }
 
-/** Chosen by hand, so that papers and weeks are what the figures below say in every locale. */
-async function paper(page: Page, name: string): Promise<void> {
-  await part(page, "Paper").click();
-  await page
-    .getByRole("option", { name: new RegExp(`^${name}\\b`) })
-    .first()
-    .click();
-  await page.keyboard.press("Escape");
-}
-
 test("quarters to a page, photos swapped by dragging, the border moved by hand and by keys, one month alone", async ({
   table: page,
   server,
   folder,
 }) => {
   await startJob(page, /^Calendar/, ...(await photosIn(folder, 4)));
-  await paper(page, "A3");
   await months(page, "January", 12);
+  await beginAs(page, /^Wall calendar A3/);
   await part(page, "What kind of calendar").click();
   await page.getByRole("radio", { name: "A quarter" }).click();
   await page.keyboard.press("Escape");
-  await expect.poll(() => ticket(page)).toContain("a quarter to a page of A3, upright");
+  await expect.poll(() => ticket(page)).toContain("a quarter to a page of A3 paper, upright");
 
   await test.step("the third quarter’s photo goes to the first, and that one to the third", async () => {
     await page.getByRole("button", { name: "Sheets", exact: true }).click();
@@ -103,13 +93,15 @@ test("quarters to a page, photos swapped by dragging, the border moved by hand a
     await page.getByRole("button", { name: "Next sheet" }).click();
     const border = page.getByRole("separator", { name: "Border between photo and days" });
     const sheet = (await page.getByRole("img", { name: "Sheet 2 of 5" }).boundingBox())!;
+    // What photo and days share of 420 mm.
+    const step = (408 / 420) * sheet.height;
     const from = (await border.boundingBox())!;
     await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
     await page.mouse.down();
-    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 - 0.08 * sheet.height, {
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 - 0.08 * step, {
       steps: 4,
     });
-    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 - 0.15 * sheet.height, {
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 - 0.15 * step, {
       steps: 4,
     });
     await page.mouse.up();
@@ -126,11 +118,11 @@ test("quarters to a page, photos swapped by dragging, the border moved by hand a
   });
 
   const [pdf] = await write(page, server, "PDF", "all the same");
-  // 45 % of 420 mm are 189 mm: two millimetres before is the photo, two after are the days.
+  // Below 12 mm for the binding, 45 % of 408 mm are 183.6 mm: two millimetres before 195.6 is the photo, two after the days.
   const shown = await Promise.all(
     [1, 2, 3, 4, 5].map(async (sheet) => {
       const { photoAt } = await painted(pdf!, sheet, folder);
-      return sheet === 1 ? [photoAt(148, 30)] : [photoAt(148, 187), photoAt(148, 191)];
+      return sheet === 1 ? [photoAt(148, 30)] : [photoAt(148, 193.6), photoAt(148, 197.6)];
     }),
   );
   // The cover shows what January’s page shows.
@@ -146,9 +138,9 @@ test("quarters to a page, photos swapped by dragging, the border moved by hand a
     await expect.poll(() => ticket(page)).toContain("April to June 2027");
     const alone = await jobOf(page);
     expect(alone.stash.map(({ name }) => name)).toEqual(["month-2.png"]);
-    const [one] = await write(page, server, "PDF", "all the same");
+    const one = (await write(page, server, "PDF")).find((path) => path !== pdf);
     expect(measure("pdfinfo", one!)).toMatch(/Pages:\s+1\n/);
-    expect((await painted(one!, 1, folder)).photoAt(148, 187)).toBe(2);
+    expect((await painted(one!, 1, folder)).photoAt(148, 193.6)).toBe(2);
     expect(textOf(one!, 1)).toBe(textOf(pdf!, 3));
   });
 });
@@ -161,7 +153,7 @@ test("a poster of the year: twelve columns of days, days of a dropped file in th
   await startJob(page, /^Calendar/);
   await months(page, "January", 12);
   await beginAs(page, /^Poster of the year/);
-  await expect.poll(() => ticket(page)).toContain("a year to a page of A2, on its side");
+  await expect.poll(() => ticket(page)).toContain("a year to a page of A2 paper, on its side");
   const events = ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//x//EN", "BEGIN:VEVENT", "UID:1@x"].concat(
     ["DTSTAMP:20260101T000000Z", "DTSTART;VALUE=DATE:20270910", "RRULE:FREQ=MONTHLY;COUNT=2"],
     ["SUMMARY:Ringing", "END:VEVENT", "END:VCALENDAR", ""],
@@ -174,7 +166,7 @@ test("a poster of the year: twelve columns of days, days of a dropped file in th
   }, events.join("\r\n"));
   await expect(page.getByText("The days of diary.ics are in.")).toBeVisible();
   await saved(page);
-  const [pdf] = await write(page, server, "PDF", "all the same");
+  const [pdf] = await write(page, server, "PDF");
   expect(measure("pdfinfo", pdf!)).toMatch(/Pages:\s+1\n[\s\S]*Page size:\s+1683\.\d+ x 1190\.\d+ pts/);
   // Twelve columns share 594 − 2 · 16 mm: September is in the ninth, from 390 to 437 mm, October in the next.
   const column = (month: number) => textOf(pdf!, 1, 16 + ((month - 1) * 562) / 12 - 1, 0, 562 / 12, 420);
@@ -199,7 +191,7 @@ test("a desk tent: a month at the front, the next one at the back, upside down o
   await page.getByRole("radio", { name: "As printed" }).click();
   await expect(page.getByRole("img", { name: "Sheet 1 of 1 as it is printed" })).toBeVisible();
   await saved(page);
-  const [pdf] = await write(page, server, "PDF", "all the same");
+  const [pdf] = await write(page, server, "PDF");
   expect(measure("pdfinfo", pdf!)).toMatch(/Pages:\s+1\n/);
   const { size, photoAt } = await painted(pdf!, 1, folder);
   expect(size).toEqual([331, 468]);
@@ -218,32 +210,43 @@ test("a desk tent: a month at the front, the next one at the back, upside down o
   expect(words).toMatch(/April/);
 });
 
-test("weeks begin on Sunday in the next frame, all thirteen pages of them", async ({
+test("a change of the first day of the week is on the table with the next frame", async ({
   table: page,
   folder,
 }) => {
   await startJob(page, /^Calendar/, ...(await photosIn(folder, 8)));
+  await page.getByRole("button", { name: "Next sheet" }).click();
   await part(page, "Weeks and language").click();
   const first = page.getByRole("combobox", { name: "Weeks begin on" });
   await first.selectOption("Monday");
   await saved(page);
-  const frames = async (day: string) =>
+  // What is drawn when the next frame begins, and how long the change itself takes.
+  const changed = (day: string) =>
     first.evaluate(async (field: HTMLSelectElement, day) => {
-      const option = [...field.options].find(({ text }) => text === day)!;
-      const next = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
-      await next();
-      await next();
-      const began = performance.now();
-      field.value = option.value;
+      const sheet = document.querySelector("svg[aria-label='Sheet 2 of 13']")!;
+      const names = () =>
+        [...sheet.querySelectorAll("text")]
+          .map(({ textContent }) => textContent ?? "")
+          .filter((text) => /^(Sun|Mon)/.test(text));
+      const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
+      await frame();
+      await frame();
+      const before = performance.now();
+      field.value = [...field.options].find(({ text }) => text === day)!.value;
       field.dispatchEvent(new Event("change", { bubbles: true }));
-      const seen = () => document.querySelector("svg[aria-label^='Sheet 2'] text")?.textContent;
-      void seen;
-      await next();
-      return performance.now() - began;
+      const took = performance.now() - before;
+      await frame();
+      return { took, first: names()[0]! };
     }, day);
   const times: number[] = [];
-  for (let i = 0; i < 12; i++) times.push(await frames(i % 2 === 0 ? "Sunday" : "Monday"));
-  times.sort((a, b) => a - b);
-  console.log(times.map((time) => time.toFixed(1)).join(" "));
-  expect(times[6]).toBeLessThan(100);
+  for (let i = 0; i < 20; i++) {
+    const day = i % 2 === 0 ? "Sunday" : "Monday";
+    const { took, first: named } = await changed(day);
+    times.push(took);
+    expect(named.slice(0, 3)).toBe(day.slice(0, 3));
+  }
+  const usual = times.sort((a, b) => a - b)[times.length >> 1]!;
+  test.info().annotations.push({ type: "milliseconds of a change", description: usual.toFixed(1) });
+  // One of sixty a second; where a machine is slow or busy, three of them.
+  expect(usual).toBeLessThan(process.env.WIDE_QUILT_LONG === "1" ? 1000 / 60 : 50);
 });

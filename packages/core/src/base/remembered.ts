@@ -17,3 +17,9 @@ export function remembered<Q extends unknown[], A>(
     return answer;
   };
 }
+
+/** The same computation, done when its answer is first wanted, and never again. */
+export function once<A>(compute: () => A): () => A {
+  let known: { answer: A } | null = null;
+  return () => (known ??= { answer: compute() }).answer;
+}

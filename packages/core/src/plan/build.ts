@@ -29,6 +29,7 @@ import { photoFlow, type LaidCell, type LaidSheet, type Layout, type Slot } from
 import { isByHand } from "../photo/crop/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import { isAddedCell, photoNumber, type SheetName, type ShotName } from "../schema/index.ts";
+import { once } from "../base/remembered.ts";
 import { cellInk } from "./cellInk.ts";
 import { framed } from "./framed.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
@@ -190,6 +191,21 @@ function sheetPlan(
   };
   const items = itemsOn(name, job, laid.blocks ?? []);
   const cells = cellPlans(job, photos, standing, edges, worn, at);
+  // Drawn when it is first looked at: of the thirteen pages of a calendar one is on the table.
+  const over = once(() => [
+    ...(laid.front ?? []).map(frontInk),
+    ...drawShapes(job.shapes, "front", name),
+    ...sheetInk(
+      name,
+      { paper, trim },
+      job,
+      items,
+      laid,
+      graphics.stamps,
+      sources.ofPage(cells, at),
+      graphics.proportions,
+    ),
+  ]);
   return {
     id: name,
     title: laid.title ?? null,
@@ -212,20 +228,9 @@ function sheetPlan(
     ],
     cells,
     items,
-    over: [
-      ...(laid.front ?? []).map(frontInk),
-      ...drawShapes(job.shapes, "front", name),
-      ...sheetInk(
-        name,
-        { paper, trim },
-        job,
-        items,
-        laid,
-        graphics.stamps,
-        sources.ofPage(cells, at),
-        graphics.proportions,
-      ),
-    ],
+    get over() {
+      return over();
+    },
     marks: marksOf(job, laid, standing, () => {
       const straight = cells
         .filter(({ angle }) => angle === 0)

@@ -35,7 +35,7 @@ const CUT = {
   gap: um(0),
   marks: "crosses",
 } as const;
-const MONTHLY = { months: 12, span: "month", photos: 1 } as const;
+const MONTHLY = { span: "month", photos: 1 } as const;
 
 /** What calendars can begin as. */
 export const CALENDAR_PRODUCTS: readonly CalendarProduct[] = [
@@ -146,7 +146,6 @@ export const CALENDAR_PRODUCTS: readonly CalendarProduct[] = [
     about: "A2 on its side, twelve columns of days beside each other",
     paper: sheet("a2"),
     ticket: {
-      months: 12,
       span: "year",
       photo: "none",
       style: "column",
@@ -163,7 +162,6 @@ export const CALENDAR_PRODUCTS: readonly CalendarProduct[] = [
     about: "the year on a card of 85 × 55 mm, as many as fit on A4",
     paper: own("85 × 55 mm", 55, 85),
     ticket: {
-      months: 12,
       span: "year",
       photo: "none",
       style: "small",
@@ -180,7 +178,6 @@ export const CALENDAR_PRODUCTS: readonly CalendarProduct[] = [
     about: "7 × 21 cm, a photo above the year",
     paper: own("7 × 21 cm", 70, 210),
     ticket: {
-      months: 12,
       span: "year",
       photo: "above",
       share: 0.34,
@@ -199,7 +196,6 @@ export const CALENDAR_PRODUCTS: readonly CalendarProduct[] = [
     about: "A5, a week to a page with room to write, holes at the left",
     paper: sheet("a5"),
     ticket: {
-      months: 12,
       span: "week",
       photo: "none",
       style: "write",
