@@ -1,4 +1,6 @@
+import { writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { fileURLToPath } from "node:url";
 import sharp from "sharp";
 import type { Page } from "@playwright/test";
 import { expect, faults, jobOf, measure, part, saved, startJob, test, ticket, type, write } from "./test.ts";
@@ -130,6 +132,18 @@ test("quarters to a page, photos swapped by dragging, the border moved by hand a
   expect(textOf(pdf!, 3)).toMatch(/April[\s\S]*May[\s\S]*June/);
   expect(textOf(pdf!, 3)).not.toMatch(/March|July/);
 
+  await test.step("the shell paints the same pixels as the server", async () => {
+    const file = join(folder, "job.json");
+    writeFileSync(file, JSON.stringify(await jobOf(page)));
+    const written = await write(page, server, "PNG", "all the same");
+    const shell = fileURLToPath(new URL("../../apps/cli/dist/main.js", import.meta.url));
+    measure("node", shell, "render", file, "--photos", folder, "--out", join(folder, "shell.png"));
+    // All but the date in them, which the shell leaves out so that the same job is always the same file.
+    const pixels = (path: string) => measure("identify", "-format", "%w %h %#", path);
+    for (const [i, path] of written.entries())
+      expect(pixels(join(folder, `shell 0${i + 1}.png`)), path).toBe(pixels(path));
+  });
+
   await test.step("the second quarter by itself has its photo", async () => {
     await page.goBack();
     await part(page, "Which months").click();
@@ -148,7 +162,6 @@ test("quarters to a page, photos swapped by dragging, the border moved by hand a
 test("a poster of the year: twelve columns of days, days of a dropped file in theirs", async ({
   table: page,
   server,
-  folder,
 }) => {
   await startJob(page, /^Calendar/);
   await months(page, "January", 12);

@@ -55,9 +55,13 @@ test("without a camera that may be used a camera on a cable serves: what it writ
   await expect(page.getByText("1 of 2 have a photo")).toBeVisible();
   await camera.shoot();
   await expect(page.getByRole("button", { name: /^Somebody new Enter/ })).toBeVisible();
-  const { ticket, stash } = await jobOf(page);
-  const people = ticket.kind === "portraits" ? ticket.people : [];
-  expect(people.map(({ name, photo }) => [name, stash.find(({ id }) => id === photo)?.name])).toEqual([
+  const taken = async () => {
+    const { ticket, stash } = await jobOf(page);
+    const people = ticket.kind === "portraits" ? ticket.people : [];
+    return people.map(({ name, photo }) => [name, stash.find(({ id }) => id === photo)?.name]);
+  };
+  // The page is a little ahead of what the server keeps.
+  await expect.poll(taken).toEqual([
     ["Ada", "IMG_0002.JPG"],
     ["Ben", "IMG_0003.JPG"],
   ]);

@@ -31,7 +31,8 @@ export const selectStandsByHand = ({ openJob: { job } }: State): boolean =>
   job !== null && kindOf(job).standsByHand === true;
 
 const selectPhotos = (state: State) => state.openJob.photos;
-const selectUnit = (state: State) => state.preferences.unit;
+/** The job’s own unit, where it has one. */
+const selectUnit = (state: State) => selectJob(state)?.unit ?? state.preferences.unit;
 
 /** What no ticket says. */
 const NOT_IN_TICKET: ReadonlySet<string> = new Set<keyof Job>([

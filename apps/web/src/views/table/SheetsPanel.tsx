@@ -110,6 +110,11 @@ function SheetList() {
           </li>
         ))}
       </ol>
+      {sheets.filter(({ cells }) => cells.length > 0).length > 1 && (
+        <p className="text-[12.5px] text-ink-2">
+          Drag a {what.toLowerCase()} onto another: their first photos change places.
+        </p>
+      )}
       <div className="flex flex-wrap gap-2">
         <button
           type="button"

@@ -1,4 +1,4 @@
-import { describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import { mm, um } from "../../base/length/index.ts";
 import { dayPhotos, freshCalendar, writeIcs } from "../../calendar/index.ts";
 import { applyEdit, nextYear, oneMonth, type JobEdit } from "../../edit/index.ts";
@@ -182,6 +182,35 @@ describe("a calendar", () => {
   });
 });
 
+describe("a calendar on another platform", () => {
+  afterEach(() => {
+    vi.unstubAllGlobals();
+  });
+
+  it("is planned alike whatever names and weeks that knows: all of them are in the job", () => {
+    const plans = ["en-GB", "de-DE", "ar-EG", "ja-JP"].map((locale) => {
+      const job = make(2, { do: "calendar", calendar: freshCalendar(locale) });
+      return { job, plan: JSON.stringify(arrange(job, factsOf(2))) };
+    });
+    // A platform that knows other names, or none.
+    const none = () => {
+      throw new Error("The platform is asked.");
+    };
+    vi.stubGlobal("Intl", {
+      ...Intl,
+      DateTimeFormat: none,
+      DisplayNames: none,
+      Locale: none,
+      ListFormat: none,
+    });
+    for (const { job, plan } of plans) {
+      // Drawn anew: what was drawn is kept as long as the calendar is the same object.
+      const again = { ...job, calendar: structuredClone(job.calendar) };
+      expect(JSON.stringify(arrange(again, factsOf(2)))).toBe(plan);
+    }
+  });
+});
+
 describe("photos of months", () => {
   it("change places with each other, and the cover shows what January shows", () => {
     const job = applyEdit(make(12), { do: "put in one", cell: "2027-01.1", photo: "p7" });
@@ -270,7 +299,7 @@ describe("one month alone", () => {
     expect(oneMonth(make(12), "cover", factsOf(12))).toBeNull();
     expect(oneMonth(make(12), "2028-01", factsOf(12))).toBeNull();
     expect(oneMonth(make(1, { do: "ticket", change: { span: "week" } }), "2027-W02", factsOf(1))).toBeNull();
-    expect(oneMonth(freshJob("contact"), "1", {})).toBeNull();
+    expect(oneMonth(freshJob("contact", "Proofs"), "1", {})).toBeNull();
   });
 });
 

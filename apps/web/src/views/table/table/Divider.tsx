@@ -65,14 +65,14 @@ function Handle({ split, sheet, px }: Props & { split: LaidSplit }) {
       aria-valuenow={Math.round(share * 100)}
       aria-valuetext={`The photo takes ${words.percent(share)}`}
       title="Drag to give the photo more or less of the page"
-      className={`group absolute flex touch-none items-center justify-center ${beside ? "cursor-col-resize" : "cursor-row-resize"}`}
+      className={`group absolute flex touch-none outline-none items-center justify-center ${beside ? "cursor-col-resize" : "cursor-row-resize"}`}
       style={place}
       onKeyDown={onKeyDown}
       {...drag}
     >
       <span
         aria-hidden
-        className={`rounded-full bg-accent opacity-0 outline-2 outline-white transition-opacity group-hover:opacity-100 group-focus-visible:opacity-100 ${beside ? "h-14 w-1.5" : "h-1.5 w-14"}`}
+        className={`rounded-full bg-accent opacity-0 outline-2 outline-white transition-opacity group-hover:opacity-100 group-focus-visible:opacity-100 group-focus-visible:ring-4 group-focus-visible:ring-accent/40 ${beside ? "h-14 w-1.5" : "h-1.5 w-14"}`}
       />
     </div>
   );
