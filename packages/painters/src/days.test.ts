@@ -86,8 +86,10 @@ describe("months in a PDF", () => {
         const count = new Date(Date.UTC(2027, month, 0)).getUTCDate();
         const words = plain(page.replaceAll(DIRECTIONS, "")).split(/\s+/);
         const name = calendar.calendar!.languages[0]!.months[i]!;
-        // Letters of Arabic share their shapes, and what a shape is in the file is one of them.
-        if (!ARABIC_LETTERS.test(name)) expect(bare(read[i]!), `${style} ${month}`).toContain(bare(name));
+        // Letters of Arabic are told besides their shapes, in the order of reading; Poppler takes that for what is seen from the
+        // left, and turns it round.
+        const told = ARABIC_LETTERS.test(name) ? [...bare(name)].reverse().join("") : bare(name);
+        expect(bare(read[i]!), `${style} ${month}`).toContain(told);
         let day = 1;
         for (const word of words) if (word === String(day)) day++;
         expect(day - 1, `${locale} ${style} ${month}`).toBe(count);

@@ -11,7 +11,7 @@ import {
 } from "@wide-quilt/core";
 import { Resvg } from "@resvg/resvg-js";
 import { FONT_FILES } from "../fonts.ts";
-import { forFont, runsOf } from "./runs.ts";
+import { forFont, runsOf, sharesShapes } from "./runs.ts";
 import { UM } from "../svg/marks.ts";
 import { reachOf, shadowMark, shadowReach, turnedData } from "../svg/shape.ts";
 import type { PdfPictures } from "./pictures.ts";
@@ -79,12 +79,15 @@ function paintText(doc: PDFKit.PDFDocument, text: SetText): void {
       const run = forFont(one);
       // Asked for features, the font sets a run as a whole, and not word by word from the left.
       const options = one.leftwards || run !== one.text ? { features: [] } : {};
-      return { run, options, width: doc.widthOfString(run, options) };
+      const actual = sharesShapes(one) ? one.text : null;
+      return { run, options, actual, width: doc.widthOfString(run, options) };
     });
     const width = runs.reduce((sum, run) => sum + run.width, 0);
     let at = pt(x) - { left: 0, middle: 0.5, right: 1 }[text.align] * width;
-    for (const { run, options, width: long } of runs) {
+    for (const { run, options, actual, width: long } of runs) {
+      if (actual !== null) doc.markContent("Span", { actual });
       doc.text(run, at, pt(y), { ...options, lineBreak: false, baseline: "alphabetic" });
+      if (actual !== null) doc.endMarkedContent();
       at += long;
     }
   }

@@ -15,6 +15,14 @@ const FIGURES = /[\u0660-\u0669\u06f0-\u06f9]/u;
 export const forFont = ({ text, leftwards }: Run): string =>
   !leftwards && FIGURES.test(text) ? [...text].reverse().join("") : text;
 
+const ARABIC_LETTERS = /[\u0620-\u064a\u0671-\u06d3]/u;
+
+/**
+ * Whether letters of a run are drawn with shapes that several of them share, a body here and dots there, so that no shape says
+ * which letter it is: what was meant is told besides (ISO 32000-2, 14.9.4).
+ */
+export const sharesShapes = ({ text, leftwards }: Run): boolean => leftwards && ARABIC_LETTERS.test(text);
+
 /** A part of a line whose letters all go one way. */
 export interface Run {
   text: string;
