@@ -2,6 +2,7 @@ import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import sharp from "sharp";
 import { execFileSync } from "node:child_process";
+import { colouredPhotos } from "./photos.ts";
 import { expect, faults, jobOf, part, saved, startJob, test, ticket, write } from "./test.ts";
 
 const ICS = [
@@ -18,24 +19,12 @@ const ICS = [
 
 const COLOURS = ["#c81e1e", "#1e9c1e", "#1e1ec8"];
 
-async function photosIn(folder: string): Promise<string[]> {
-  return Promise.all(
-    COLOURS.map(async (background, i) => {
-      const path = join(folder, `month-${i + 1}.png`);
-      await sharp({ create: { width: 1200, height: 900, channels: 3, background } })
-        .png()
-        .toFile(path);
-      return path;
-    }),
-  );
-}
-
 test("a wall calendar with its cover, days from a file, to pages that are measured; and next year’s", async ({
   table: page,
   server,
   folder,
 }) => {
-  await startJob(page, /^Calendar/, ...(await photosIn(folder)));
+  await startJob(page, /^Calendar/, ...(await colouredPhotos(folder, COLOURS)));
   await part(page, "Which months").click();
   await page.getByRole("combobox", { name: "First month" }).selectOption("March");
   await page.getByRole("textbox", { name: "Year" }).fill("2027");
@@ -94,7 +83,7 @@ test("a wall calendar with its cover, days from a file, to pages that are measur
 });
 
 test("a month in a collage keeps its place and its month", async ({ table: page, folder }) => {
-  await startJob(page, /^Collage/, ...(await photosIn(folder)));
+  await startJob(page, /^Collage/, ...(await colouredPhotos(folder, COLOURS)));
   await page
     .getByRole("radio", { name: "Finish" })
     .or(page.getByRole("tab", { name: "Finish" }))

@@ -3,22 +3,11 @@ import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import sharp from "sharp";
 import type { Page } from "@playwright/test";
+import { colouredPhotos } from "./photos.ts";
 import { expect, faults, jobOf, measure, part, saved, startJob, test, ticket, type, write } from "./test.ts";
 
 /** Eight photos, each of one colour that no other has. */
 const COLOURS = ["#c81e1e", "#1e9c1e", "#1e1ec8", "#c8c81e", "#c81ec8", "#1ec8c8", "#787878", "#784614"];
-
-async function photosIn(folder: string, count: number): Promise<string[]> {
-  return Promise.all(
-    COLOURS.slice(0, count).map(async (background, i) => {
-      const path = join(folder, `month-${i + 1}.png`);
-      await sharp({ create: { width: 1200, height: 900, channels: 3, background } })
-        .png()
-        .toFile(path);
-      return path;
-    }),
-  );
-}
 
 /** A page of a PDF in pixels, by Poppler, and the number of the photo at a place of it, in mm; 0 for paper. */
 async function painted(pdf: string, page: number, folder: string, ppi = 40) {
@@ -73,7 +62,7 @@ test("quarters to a page, photos swapped by dragging, the border moved by hand a
   server,
   folder,
 }) => {
-  await startJob(page, /^Calendar/, ...(await photosIn(folder, 4)));
+  await startJob(page, /^Calendar/, ...(await colouredPhotos(folder, COLOURS.slice(0, 4))));
   await months(page, "January", 12);
   await beginAs(page, /^Wall calendar A3/);
   await part(page, "What kind of calendar").click();
@@ -198,7 +187,7 @@ test("a desk tent: a month at the front, the next one at the back, upside down o
   server,
   folder,
 }) => {
-  await startJob(page, /^Calendar/, ...(await photosIn(folder, 2)));
+  await startJob(page, /^Calendar/, ...(await colouredPhotos(folder, COLOURS.slice(0, 2))));
   await months(page, "March", 2);
   await beginAs(page, /^Desk tent/);
   await page.getByRole("radio", { name: "As printed" }).click();
@@ -227,7 +216,7 @@ test("a change of the first day of the week is on the table with the next frame"
   table: page,
   folder,
 }) => {
-  await startJob(page, /^Calendar/, ...(await photosIn(folder, 8)));
+  await startJob(page, /^Calendar/, ...(await colouredPhotos(folder, COLOURS)));
   await page.getByRole("button", { name: "Next sheet" }).click();
   await part(page, "Weeks and language").click();
   const first = page.getByRole("combobox", { name: "Weeks begin on" });

@@ -108,3 +108,15 @@ export async function shares(path: string, colours: readonly string[]): Promise<
   }
   return counts;
 }
+
+/** Photos of one colour each, 1200 × 900 px: the third of them is month-3.png. */
+export const colouredPhotos = (folder: string, colours: readonly string[]): Promise<string[]> =>
+  Promise.all(
+    colours.map(async (background, i) => {
+      const path = join(folder, `month-${i + 1}.png`);
+      await sharp({ create: { width: 1200, height: 900, channels: 3, background } })
+        .png()
+        .toFile(path);
+      return path;
+    }),
+  );
