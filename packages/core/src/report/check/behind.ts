@@ -1,4 +1,4 @@
-import { contrast, laidOver } from "../../base/contrast.ts";
+import { laidOver, luminance } from "../../base/contrast.ts";
 import { around, contains, overlap, type Rect } from "../../base/geometry/index.ts";
 import type { Ink } from "../../finish/graphics/index.ts";
 import { darkAndLight, partUnder } from "../../photo/light/index.ts";
@@ -70,7 +70,10 @@ export function behind(
 }
 
 function laid(below: Behind, { colours, opacity, whole, photo }: Layer): Behind {
-  const over = below.colours.flatMap((under) => colours.map((colour) => laidOver(colour, opacity, under)));
+  const over =
+    opacity === 1
+      ? colours
+      : below.colours.flatMap((under) => colours.map((colour) => laidOver(colour, opacity, under)));
   const seenBelow = whole && opacity === 1 ? "none" : below.photo;
   return {
     colours: ends(whole ? over : [...below.colours, ...over]),
@@ -80,12 +83,15 @@ function laid(below: Behind, { colours, opacity, whole, photo }: Layer): Behind 
 
 /** Of many colours the darkest and the lightest say enough. */
 function ends(colours: readonly string[]): readonly string[] {
-  const few = [...new Set(colours)];
-  if (few.length <= 2) return few;
-  const sorted = few
-    .map((colour) => ({ colour, light: contrast(colour, BLACK) }))
-    .sort((a, b) => a.light - b.light);
-  return [sorted[0]!.colour, sorted.at(-1)!.colour];
+  if (colours.length <= 1) return colours;
+  let [darkest, lightest] = [colours[0]!, colours[0]!];
+  let [least, most] = [Infinity, -Infinity];
+  for (const colour of colours) {
+    const light = luminance(colour);
+    if (light < least) [least, darkest] = [light, colour];
+    if (light > most) [most, lightest] = [light, colour];
+  }
+  return darkest === lightest ? [darkest] : [darkest, lightest];
 }
 
 function inkUnder(ink: Ink, box: Rect): Layer | null | "unknown" {

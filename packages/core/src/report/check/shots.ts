@@ -16,12 +16,13 @@ export interface ShownShot {
 /** Every shot that is seen on the sheets, in the order of its first cell. */
 export function shownShots({ job, sheets }: Inspection): ShownShot[] {
   const shots = new Map<ShotName, ShownShot>();
+  const names = new Map(job.stash.map(({ id, name }) => [id, name]));
   for (const cell of sheets.flatMap((sheet) => sheet.cells)) {
     if (!cell.picture || cell.photo === null) continue;
     const known = shots.get(cell.shot);
     if (known) known.cells.push(cell);
     else {
-      const name = job.stash.find(({ id }) => id === cell.photo)?.name ?? "The photo";
+      const name = names.get(cell.photo) ?? "The photo";
       shots.set(cell.shot, {
         shot: cell.shot,
         photo: cell.photo,

@@ -10,9 +10,10 @@ import type { CellPlan, SheetPlan } from "../../../plan/index.ts";
 import { behind, type Behind } from "../behind.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 
-/** Words that stand out too little from what they lie on. */
-interface Faint {
+/** Words on what is known to lie behind them. */
+interface Lying {
   text: SetText;
+  /** The least contrast that they have with it. */
   ratio: number;
   on: Behind;
   sheet: SheetPlan;
@@ -27,25 +28,26 @@ interface Faint {
  * measured nothing is said, but where a month lies over it: there it is as dark and as light as can be.
  */
 export const wordsContrast: Rule = (inspection) => {
-  const all = inspection.sheets.flatMap((sheet) => faintOn(sheet, inspection));
-  const days = all.filter((one) => one.days !== null);
-  const others = all.filter((one) => one.days === null && one.on.photo !== "unmeasured");
-  return [...daysFinding(days, inspection), ...wordsFinding(others, inspection)];
+  const all = inspection.sheets.flatMap((sheet) => lyingOn(sheet, inspection));
+  const faint = all.filter(({ ratio }) => ratio < READABLE);
+  const days = faint.filter((one) => one.days !== null);
+  const others = faint.filter((one) => one.days === null && one.on.photo !== "unmeasured");
+  return [...daysFinding(days, inspection), ...wordsFinding(others, all, inspection)];
 };
 
-function faintOn(sheet: SheetPlan, inspection: Inspection): Faint[] {
+function lyingOn(sheet: SheetPlan, inspection: Inspection): Lying[] {
   const { photos } = inspection;
   const daysOn = daysOf(sheet, inspection);
   const inCells = sheet.cells.flatMap((cell) =>
-    faintOf(cell.over, (box, before) => behind(box, sheet, [cell], before, photos)).map((one): Faint => ({
+    lyingOf(cell.over, (box, before) => behind(box, sheet, [cell], before, photos)).map((one): Lying => ({
       ...one,
       sheet,
       cell,
       days: null,
     })),
   );
-  const onPage = faintOf(sheet.over, (box, before) => behind(box, sheet, sheet.cells, before, photos)).map(
-    (one): Faint => ({
+  const onPage = lyingOf(sheet.over, (box, before) => behind(box, sheet, sheet.cells, before, photos)).map(
+    (one): Lying => ({
       ...one,
       sheet,
       cell: null,
@@ -55,11 +57,11 @@ function faintOn(sheet: SheetPlan, inspection: Inspection): Faint[] {
   return [...inCells, ...onPage];
 }
 
-/** Of inks in the order of painting the words that stand out too little from what was painted before them. */
-function faintOf(
+/** Of inks in the order of painting the words, on what was painted before them. */
+function lyingOf(
   inks: readonly Ink[],
   on: (box: ReturnType<typeof inkedBox>, before: readonly Ink[]) => Behind | null,
-): Pick<Faint, "text" | "ratio" | "on">[] {
+): Pick<Lying, "text" | "ratio" | "on">[] {
   const before: Ink[] = [];
   return inks.flatMap((ink) => {
     if (ink.kind !== "text") {
@@ -73,7 +75,7 @@ function faintOf(
     const found = on(inkedBox(text), before);
     if (found === null) return [];
     const ratio = Math.min(...found.colours.map((colour) => contrast(text.colour, colour)));
-    return ratio < READABLE ? [{ text, ratio, on: found }] : [];
+    return [{ text, ratio, on: found }];
   });
 }
 
@@ -91,18 +93,18 @@ function daysOf({ id, items }: SheetPlan, { job, layout }: Inspection) {
 const COVERING: Design["ground"] = { colour: "#ffffff", opacity: 0.9 };
 const DARK: Partial<Design> = { ink: "#20242c", off: "#a8322a", quiet: "#4a515d" };
 
-const worstOf = (faint: readonly Faint[]): Faint | undefined =>
-  faint.reduce<Faint | undefined>(
+const worstOf = (faint: readonly Lying[]): Lying | undefined =>
+  faint.reduce<Lying | undefined>(
     (worst, one) => (worst && worst.ratio <= one.ratio ? worst : one),
     undefined,
   );
 
-const pages = (faint: readonly Faint[]): string => {
+const pages = (faint: readonly Lying[]): string => {
   const ids = [...new Set(faint.map(({ sheet }) => sheet.title ?? `page ${sheet.number}`))];
   return ids.length === 1 ? `on ${ids[0]}` : `on ${ids.length} pages`;
 };
 
-function daysFinding(faint: readonly Faint[], { job, words }: Inspection): Finding[] {
+function daysFinding(faint: readonly Lying[], { job, words }: Inspection): Finding[] {
   const worst = worstOf(faint);
   if (!worst?.days) return [];
   const figure = writeNumber(worst.ratio, words.locale, 1, 1);
@@ -123,7 +125,7 @@ function daysFinding(faint: readonly Faint[], { job, words }: Inspection): Findi
   ];
 }
 
-function daysMend({ days, on }: Faint, faint: readonly Faint[], job: Job): Finding["mend"] {
+function daysMend({ days, on }: Lying, faint: readonly Lying[], job: Job): Finding["mend"] {
   const { name, block } = days!;
   const { ground, ink, off, quiet } = designOf(block);
   const overPhoto = on.photo !== "none";
@@ -143,7 +145,7 @@ function daysMend({ days, on }: Faint, faint: readonly Faint[], job: Job): Findi
 }
 
 /** Dates whose words are too pale, as dark as they have to be. */
-function darkerSources(faint: readonly Faint[], job: Job): Finding["mend"] {
+function darkerSources(faint: readonly Lying[], job: Job): Finding["mend"] {
   const { sources } = calendarOf(job);
   const darker = Object.entries(sources).flatMap(([name, source]) => {
     const pale = faint.filter(({ text }) => text.colour === source.colour);
@@ -161,14 +163,14 @@ function darkerSources(faint: readonly Faint[], job: Job): Finding["mend"] {
 /** Colours that captions may have instead. */
 const PLAIN_COLOURS = ["#ffffff", "#20242c"] as const;
 
-function wordsFinding(faint: readonly Faint[], { job, words, sheets, photos }: Inspection): Finding[] {
+function wordsFinding(faint: readonly Lying[], all: readonly Lying[], { job, words }: Inspection): Finding[] {
   const worst = worstOf(faint);
   if (!worst) return [];
   const cells = [...new Set(faint.flatMap(({ cell }) => cell?.key ?? []))];
   const where =
     cells.length === 1 ? "in one cell" : cells.length > 1 ? `in ${cells.length} cells` : pages(faint);
   const what = worst.on.photo === "none" ? "what they lie on" : "the photo behind them";
-  const mend = captionMend(faint, job, sheets, photos);
+  const mend = captionMend(faint, all, job);
   return [
     {
       rule: "words-contrast",
@@ -181,24 +183,11 @@ function wordsFinding(faint: readonly Faint[], { job, words, sheets, photos }: I
 }
 
 /** Another colour of all captions, where one is read on every photo that has words. */
-function captionMend(
-  faint: readonly Faint[],
-  job: Job,
-  sheets: readonly SheetPlan[],
-  photos: Inspection["photos"],
-): Finding["mend"] {
+function captionMend(faint: readonly Lying[], all: readonly Lying[], job: Job): Finding["mend"] {
   const { caption } = styleOfAll(job);
   if (!caption || faint.some(({ cell, text }) => cell === null || text.colour !== caption.type.colour))
     return undefined;
-  const grounds = sheets.flatMap((sheet) =>
-    sheet.cells.flatMap((cell) =>
-      cell.over.flatMap((ink, i) =>
-        ink.kind === "text"
-          ? (behind(inkedBox(ink.text), sheet, [cell], cell.over.slice(0, i), photos)?.colours ?? [])
-          : [],
-      ),
-    ),
-  );
+  const grounds = all.flatMap(({ cell, on }) => (cell === null ? [] : on.colours));
   const colour = PLAIN_COLOURS.find((one) => grounds.every((ground) => contrast(one, ground) >= READABLE));
   if (colour === undefined) return undefined;
   const label = colour === "#ffffff" ? "Write them in white" : "Write them in a dark colour";
