@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { alone, report, type Measured } from "./measure.ts";
 
-const ROUNDS = 9;
+const ROUNDS = 21;
 const MONTHS = 12;
 /** As it comes, and as one with the most words. */
 const STYLES = { large: "large figures", write: "room to write, 52 events" };
