@@ -23,11 +23,16 @@ export function luminance(colour: string): number {
 export function laidOver(colour: string, opacity: number, under: string): string {
   const below = channels(under);
   const mixed = channels(colour).map((value, i) => Math.round(value * opacity + below[i]! * (1 - opacity)));
-  return `#${mixed.map((value) => value.toString(16).padStart(2, "0")).join("")}`;
+  return colourOf(mixed);
 }
 
-const channels = (colour: string): number[] =>
+/** The red, green and blue of a colour, #rrggbb, 0 to 255. */
+export const channels = (colour: string): number[] =>
   [1, 3, 5].map((at) => Number.parseInt(colour.slice(at, at + 2), 16));
+
+/** The colour of a red, green and blue. */
+export const colourOf = (values: readonly number[]): string =>
+  `#${values.map((value) => value.toString(16).padStart(2, "0")).join("")}`;
 
 /** A colour darkened as little as is needed to be read on all of these; null where even black is not. */
 export function readableOn(colour: string, grounds: readonly string[]): string | null {

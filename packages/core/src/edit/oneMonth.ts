@@ -3,7 +3,14 @@ import { shotNamed, type Job, type PhotoRef } from "../job/index.ts";
 import { kindOf, layOut, type LaidCell } from "../kinds/index.ts";
 import type { Shot } from "../photo/crop/index.ts";
 import type { Photos } from "../photo/record/index.ts";
-import { isAddedCell, photoShot, type CellName, type SheetName, type ShotName } from "../schema/index.ts";
+import {
+  facingSheet,
+  isAddedCell,
+  photoShot,
+  type CellName,
+  type SheetName,
+  type ShotName,
+} from "../schema/index.ts";
 
 /** What is kept of a long name, so that the month has room after it. */
 const MOST_OF_NAME = 120;
@@ -17,7 +24,7 @@ export function oneMonth(job: Job, page: SheetName, photos: Photos): Job | null 
   const { sheets } = layOut(job, photos);
   const month = sheets.find(({ name }) => name === page)?.title;
   if (!ticket || month === undefined) return null;
-  const kept = sheets.filter(({ name }) => name === page || name === `${page}p`);
+  const kept = sheets.filter(({ name }) => name === page || name === facingSheet(page));
   const isKept = (sheet: SheetName | null) => sheet === null || kept.some(({ name }) => name === sheet);
   const onPages = <T extends { sheet: SheetName | null }>(
     all: Readonly<Record<string, T>>,

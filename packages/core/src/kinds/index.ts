@@ -41,6 +41,7 @@ export {
   readDayList,
   type DayListReading,
   calendarOf,
+  PHOTO_SHARE,
   daysShown,
   toWorkOut,
   workedFor,

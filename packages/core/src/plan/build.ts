@@ -9,7 +9,6 @@ import {
   type Size,
 } from "../base/geometry/index.ts";
 import { inYear, readMonth } from "../base/day/index.ts";
-import { ENGLISH } from "../calendar/index.ts";
 import { monthName } from "../finish/blocks/index.ts";
 import { edgePx, nearest, um } from "../base/length/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
@@ -25,7 +24,14 @@ import {
   type Job,
   type Place,
 } from "../job/index.ts";
-import { photoFlow, type LaidCell, type LaidSheet, type Layout, type Slot } from "../kinds/index.ts";
+import {
+  calendarOf,
+  photoFlow,
+  type LaidCell,
+  type LaidSheet,
+  type Layout,
+  type Slot,
+} from "../kinds/index.ts";
 import { isByHand } from "../photo/crop/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import { isAddedCell, photoNumber, type SheetName, type ShotName } from "../schema/index.ts";
@@ -73,10 +79,10 @@ export function buildPlan(job: Job, photos: Photos, layout: Layout): SheetPlan[]
 }
 
 /** The month that a page shows, in the calendar’s first language. */
-function showing({ calendar }: Job, { month: text }: LaidSheet): Pick<PageOfJob, "shows"> {
+function showing(job: Job, { month: text }: LaidSheet): Pick<PageOfJob, "shows"> {
   const month = text === undefined ? null : readMonth(text);
   if (month === null) return {};
-  return { shows: { ...inYear(month), name: monthName(month, calendar ?? ENGLISH) } };
+  return { shows: { ...inYear(month), name: monthName(month, calendarOf(job)) } };
 }
 
 /** On which sheet each page is printed, the first where it is on several. */

@@ -1,11 +1,10 @@
 import { inside, NO_EDGES, rectOf, type Rect, type Size } from "../base/geometry/index.ts";
-import { ENGLISH } from "../calendar/index.ts";
 import { drawDays, drawTable } from "../finish/blocks/index.ts";
 import { coverWith, placeIn, type Graphic, type GraphicSource, type Ink } from "../finish/graphics/index.ts";
 import { inOrder } from "../finish/shapes/index.ts";
 import { fill, setWords, type FieldSource, type Type } from "../finish/words/index.ts";
 import type { Job } from "../job/index.ts";
-import type { LaidArt, LaidBlock, LaidSheet } from "../kinds/index.ts";
+import { calendarOf, type LaidArt, type LaidBlock, type LaidSheet } from "../kinds/index.ts";
 import type { SheetName } from "../schema/index.ts";
 import type { ItemPlan } from "./types.ts";
 
@@ -102,7 +101,7 @@ export function sheetInk(
   const blockInk = (name: string, box: Rect): Ink[] => {
     const block = laidBlocks.find((one) => one.name === name)?.days ?? blocks[name]!;
     if ("columns" in block) return drawTable({ ...block, ...box }, source);
-    return drawDays({ ...block, ...box }, calendar ?? ENGLISH, proportions).inks;
+    return drawDays({ ...block, ...box }, calendarOf({ calendar }), proportions).inks;
   };
   const inkOf = (wanted: ItemPlan["kind"]): Ink[] =>
     items

@@ -1,4 +1,4 @@
-import { ANCHORS, LIMITS, type TicketOf } from "@wide-quilt/core";
+import { ANCHORS, LIMITS, PHOTO_SHARE, type TicketOf } from "@wide-quilt/core";
 import { LengthField } from "../../ui/LengthField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { Segments } from "../../ui/Segments.tsx";
@@ -49,8 +49,7 @@ export const PhotoPanel = panelOf("calendar", ({ ticket, words, set }) => {
         <Slider
           label={photo === "behind" ? "Photo free" : "Photo"}
           value={share}
-          least={0.1}
-          most={0.92}
+          {...PHOTO_SHARE}
           step={0.01}
           shown={words.percent(share)}
           onChange={(next, g) => set({ share: next }, g)}

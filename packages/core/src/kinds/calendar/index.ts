@@ -7,6 +7,7 @@ import { pagesOf } from "./pages.ts";
 import { sayCalendar } from "./say.ts";
 
 export { calendarOf, pagesOf, type CalendarPage } from "./pages.ts";
+export { PHOTO_SHARE } from "./ticket.ts";
 export { readDayList, type DayListReading } from "./list.ts";
 export { CALENDAR_PRODUCTS, type CalendarProduct } from "./products.ts";
 export { daysShown, toWorkOut, workedFor } from "./shown.ts";

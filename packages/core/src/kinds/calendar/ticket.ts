@@ -12,6 +12,9 @@ export const SPANS = ["week", "month", "two months", "quarter", "half year", "ye
 /** Where the photos of a page stand against its days. */
 export const PHOTO_SIDES = ["above", "below", "left", "right", "behind", "facing", "none"] as const;
 
+/** What photos may take of a page that days share. */
+export const PHOTO_SHARE = { least: 0.1, most: 0.92 } as const;
+
 /** The ticket of "calendar". */
 export const calendarTicket = z.strictObject({
   kind: z.literal("calendar"),
@@ -23,8 +26,8 @@ export const calendarTicket = z.strictObject({
     .describe("Where photos stand against the days; “facing” on a page of their own before each"),
   share: z
     .number()
-    .min(0.1)
-    .max(0.92)
+    .min(PHOTO_SHARE.least)
+    .max(PHOTO_SHARE.most)
     .describe("What photos take of the page; behind the days, what those leave free"),
   photos: z.int().min(1).max(9).describe("Photos of a page"),
   corner: z.enum(ANCHORS).describe("Where the days stand over the photo, where it is behind them"),

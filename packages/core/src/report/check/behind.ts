@@ -1,4 +1,4 @@
-import { laidOver, luminance } from "../../base/contrast.ts";
+import { channels, colourOf, laidOver, luminance } from "../../base/contrast.ts";
 import { around, contains, overlap, type Rect } from "../../base/geometry/index.ts";
 import type { Ink } from "../../finish/graphics/index.ts";
 import { darkAndLight, partUnder } from "../../photo/light/index.ts";
@@ -132,7 +132,7 @@ function photoUnder(cell: CellPlan, box: Rect, photos: Photos): Layer | null {
 }
 
 function changed(colour: string, change: NonNullable<ReturnType<typeof lookChange>>): string {
-  const pixel = Uint8Array.from([1, 3, 5], (at) => Number.parseInt(colour.slice(at, at + 2), 16));
+  const pixel = Uint8Array.from(channels(colour));
   change(pixel, 3);
-  return `#${Array.from(pixel, (value) => value.toString(16).padStart(2, "0")).join("")}`;
+  return colourOf([...pixel]);
 }

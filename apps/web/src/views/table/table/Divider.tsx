@@ -1,4 +1,4 @@
-import { um, type JobEdit, type LaidSplit, type SheetPlan } from "@wide-quilt/core";
+import { PHOTO_SHARE, um, type JobEdit, type LaidSplit, type SheetPlan } from "@wide-quilt/core";
 import type { KeyboardEvent } from "react";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { edit } from "../../../table/edits.ts";
@@ -9,8 +9,7 @@ import { useHeldDrag } from "./useHeldDrag.ts";
 
 /** How thick the handle is, in CSS pixels: as thick as is easily hit (WCAG 2.2, 2.5.8). */
 const THICK = 24;
-/** Photos take at least and at most so much, and so much more by a key, or with Shift. */
-const [LEAST, MOST] = [0.1, 0.92];
+/** Photos take so much more by a key, or with Shift. */
 const [STEP, COARSE] = [0.01, 0.05];
 
 interface Props {
@@ -60,8 +59,8 @@ function Handle({ split, sheet, px }: Props & { split: LaidSplit }) {
       data-handle="split"
       aria-label="Border between photo and days"
       aria-orientation={beside ? "vertical" : "horizontal"}
-      aria-valuemin={LEAST * 100}
-      aria-valuemax={MOST * 100}
+      aria-valuemin={PHOTO_SHARE.least * 100}
+      aria-valuemax={PHOTO_SHARE.most * 100}
       aria-valuenow={Math.round(share * 100)}
       aria-valuetext={`The photo takes ${words.percent(share)}`}
       title="Drag to give the photo more or less of the page"
@@ -80,5 +79,5 @@ function Handle({ split, sheet, px }: Props & { split: LaidSplit }) {
 
 const shared = (share: number): JobEdit => ({
   do: "ticket",
-  change: { share: Math.round(Math.min(MOST, Math.max(LEAST, share)) * 1000) / 1000 },
+  change: { share: Math.round(Math.min(PHOTO_SHARE.most, Math.max(PHOTO_SHARE.least, share)) * 1000) / 1000 },
 });
