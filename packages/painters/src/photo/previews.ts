@@ -1,4 +1,4 @@
-import sharp from "sharp";
+import sharp, { type OutputInfo, type Sharp } from "sharp";
 import { BadPhoto } from "./badPhoto.ts";
 import { openUpright } from "./open.ts";
 
@@ -15,33 +15,42 @@ export type Previews = Record<PreviewSize, Buffer>;
 
 /**
  * Makes a photo's previews, upright sRGB JPEGs. The photo is decoded once, as small as its format allows
- * (a JPEG at a half, a quarter or an eighth), and the small previews are made from the large one.
+ * (a JPEG at a half, a quarter or an eighth), and each preview is made from the next larger one.
  *
  * This is also what finds out whether the picture part of the file is whole. Throws BadPhoto when it is not.
  */
 export async function makePreviews(path: string | Buffer): Promise<Previews> {
-  const largest = PREVIEW_SIZES.at(-1)!;
-  let decoded;
+  let large;
   try {
-    decoded = await openUpright(path).resize(inside(largest)).raw().toBuffer({ resolveWithObject: true });
+    large = await pixelsOf(openUpright(path), 1600);
   } catch (error) {
     throw new BadPhoto(
       `The file is damaged or was cut off, so part of the picture is missing (${reason(error)}). Copy it from the camera again.`,
     );
   }
-  const { data, info } = decoded;
-  const raw = { width: info.width, height: info.height, channels: info.channels };
-  const encode = (size: PreviewSize) => {
-    const image = sharp(data, { raw });
-    return (size === largest ? image : image.resize(inside(size))).jpeg({ quality: 82 }).toBuffer();
-  };
-  const [small, medium, large] = await Promise.all(PREVIEW_SIZES.map(encode));
-  return { 320: small!, 800: medium!, 1600: large! };
+  const encode = ({ data, info }: Pixels, size: PreviewSize) =>
+    shrunk(rawImage(data, info), size).jpeg({ quality: 82 }).toBuffer();
+  const medium = pixelsOf(rawImage(large.data, large.info), 800);
+  const [of320, of800, of1600] = await Promise.all([
+    medium.then((pixels) => encode(pixels, 320)),
+    medium.then((pixels) => encode(pixels, 800)),
+    encode(large, 1600),
+  ]);
+  return { 320: of320, 800: of800, 1600: of1600 };
 }
 
-/** A square of some pixels that a photo is shrunk into, never enlarged. */
-const inside = (side: number) =>
-  ({ width: side, height: side, fit: "inside", withoutEnlargement: true }) as const;
+type Pixels = Awaited<ReturnType<typeof pixelsOf>>;
+
+/** The pixels of a picture, shrunk into a square. */
+const pixelsOf = (image: Sharp, side: PreviewSize) =>
+  shrunk(image, side).raw().toBuffer({ resolveWithObject: true });
+
+const rawImage = (data: Buffer, { width, height, channels }: OutputInfo): Sharp =>
+  sharp(data, { raw: { width, height, channels } });
+
+/** A picture shrunk into a square of some pixels, never enlarged. */
+const shrunk = (image: Sharp, side: PreviewSize): Sharp =>
+  image.resize({ width: side, height: side, fit: "inside", withoutEnlargement: true });
 
 const reason = (error: unknown) => {
   const first = String(error instanceof Error ? error.message : error).split("\n")[0] ?? "";
