@@ -17,7 +17,9 @@ export * from "./report/cuts/index.ts";
 export * from "./report/output/index.ts";
 export * from "./report/people/index.ts";
 export * from "./report/positions/index.ts";
+export * from "./report/papers/index.ts";
 export * from "./report/price/index.ts";
+export * from "./report/seams/index.ts";
 export * from "./report/sums/index.ts";
 
 // edit: changes as plain data, undo, patterns
@@ -63,6 +65,7 @@ export * from "./solve/fit/index.ts";
 export * from "./solve/pack/index.ts";
 export * from "./solve/placing/index.ts";
 export * from "./solve/slots/index.ts";
+export * from "./solve/tiles/index.ts";
 export * from "./solve/windows/index.ts";
 
 // calendar: names, weeks and days that mean something
@@ -81,5 +84,6 @@ export * from "./schema/index.ts";
 export * from "./base/day/index.ts";
 export * from "./base/length/index.ts";
 export * from "./base/geometry/index.ts";
+export { ppiSeenFrom, sharpFrom } from "./base/sight.ts";
 export { listed } from "./base/listed.ts";
 export { chance } from "./base/chance.ts";

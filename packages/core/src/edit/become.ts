@@ -52,7 +52,14 @@ export function become(job: Job, kind: Kind, stands?: readonly Stands[]): Job {
   const { [kind]: back, ...others } = job.aside;
   const aside = { ...others, [left.ticket.kind]: left };
   const next = back ? { ...job, ...back, aside } : { ...fresh(job, kind, stands), aside };
-  return withCells(next, job, along);
+  return withCells({ ...next, impose: imposeFor(job, kind) }, job, along);
+}
+
+/** How pages come onto paper from now on: as the kind has to have it, and no longer as the one before had to. */
+function imposeFor({ impose, ticket }: Job, kind: Kind): Job["impose"] {
+  const [way, before] = [kindNamed(kind).way, kindNamed(ticket.kind).way];
+  if (way) return { ...impose, way };
+  return before === impose.way ? { ...impose, way: "one" } : impose;
 }
 
 /** The job as a kind that it never was before. */

@@ -1,7 +1,15 @@
 import type { Rect, Size } from "../base/geometry/index.ts";
-import { nearest } from "../base/length/index.ts";
+import { nearest, um } from "../base/length/index.ts";
 import type { PrinterSetup } from "../catalogue/printer/index.ts";
-import { movedCell, movedGround, movedInk, movedStroke, type Move, type SheetPlan } from "../plan/index.ts";
+import {
+  movedCell,
+  movedGround,
+  movedInk,
+  movedStroke,
+  type Move,
+  type PagePart,
+  type SheetPlan,
+} from "../plan/index.ts";
 
 type Scale = PrinterSetup["scale"];
 
@@ -22,8 +30,14 @@ export const isTrue = ({ across, down }: Scale): boolean => across === 1 && down
 export function corrected(plan: SheetPlan, scale: Scale): SheetPlan {
   if (isTrue(scale)) return plan;
   const { across, down } = lying(scale, plan.stock, plan.paper);
-  const x = (value: number) => nearest(plan.paper.width / 2 + (value - plan.paper.width / 2) / across);
-  const y = (value: number) => nearest(plan.paper.height / 2 + (value - plan.paper.height / 2) / down);
+  const { width, height } = plan.paper;
+  return correctedAbout(plan, { across, down }, { x: width / 2, y: height / 2 });
+}
+
+/** Where edges go, one by one, and rectangles by theirs. */
+function about({ across, down }: Scale, middle: { x: number; y: number }) {
+  const x = (value: number) => nearest(middle.x + (value - middle.x) / across);
+  const y = (value: number) => nearest(middle.y + (value - middle.y) / down);
   const rect = (own: Rect): Rect => {
     const [left, top] = [x(own.x), y(own.y)];
     return {
@@ -33,6 +47,16 @@ export function corrected(plan: SheetPlan, scale: Scale): SheetPlan {
       height: nearest(y(own.y + own.height) - top),
     };
   };
+  return { x, y, rect };
+}
+
+/** A plan whose every edge is moved along the line to a point that stays. */
+function correctedAbout(
+  plan: SheetPlan,
+  { across, down }: Scale,
+  middle: { x: number; y: number },
+): SheetPlan {
+  const { x, y, rect } = about({ across, down }, middle);
   const move: Move = { rect, box: rect, inBox: (at) => ({ x: x(at.x), y: y(at.y) }), turn: 0 };
   return {
     ...plan,
@@ -49,6 +73,26 @@ export function corrected(plan: SheetPlan, scale: Scale): SheetPlan {
       isWhole(ground.rect, plan.paper) ? ground : movedGround(ground, move),
     ),
     marks: plan.marks.map((stroke) => movedStroke(stroke, move)),
+    part: plan.part && correctedPart(plan.part, { across, down }, move),
+  };
+}
+
+/**
+ * A page is corrected about its corner, whichever sheets show it, so that its parts still meet without a seam:
+ *
+ *     sheet = page + way to it      middle + (page + way − middle) / scale = page / scale + (middle + (way − middle) / scale)
+ */
+function correctedPart(part: PagePart, scale: Scale, onSheet: Move): PagePart {
+  const corner = { x: 0, y: 0 };
+  const { rect: onPage } = about(scale, corner);
+  const { x, y } = onSheet.rect({ ...part.at, width: um(0), height: um(0) });
+  return {
+    ...part,
+    page: correctedAbout(part.page, scale, corner),
+    prints: onPage(part.prints),
+    shows: onPage(part.shows),
+    pale: part.pale.map(onPage),
+    at: { x, y },
   };
 }
 

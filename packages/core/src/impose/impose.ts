@@ -25,6 +25,7 @@ import {
 } from "../plan/index.ts";
 import { numberedSheet } from "../schema/index.ts";
 import type { PageSlot } from "../solve/slots/index.ts";
+import { spreadSheet } from "./spread.ts";
 
 /**
  * The sheets that the printer is sent, from the pages of a job: each page where its slot has it, cut back to the middle
@@ -43,6 +44,11 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
     pages.map(({ trim }) => trim),
   );
   return sheets.map(({ lying, slots }, index): SheetPlan => {
+    const [only] = slots;
+    if (only?.part) {
+      const as = { id: numberedSheet(index + 1), number: index + 1, of: sheets.length };
+      return spreadSheet(job, pages[only.page]!, only.part, as);
+    }
     const paper: Size = { width: lying.width, height: lying.height };
     const whole = inside(paper, NO_EDGES);
     const freed = slots.map(({ at }) => placedWhole(at));
@@ -75,6 +81,7 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
         ...(impose.way === "tent" ? foldTicks(paper, cutFree[0]!, finish.marks) : []),
       ],
       freed: impose.way === "spreads" ? null : cutFree,
+      part: null,
     };
   });
 }

@@ -28,7 +28,7 @@ describe("readJob", () => {
       "an absurd paper",
       (job) => set(job, "sheet", { paper: { name: "x", width: 1e12, height: 1 } }),
       "sheet.paper.width",
-      /at most 5000 mm/,
+      /at most 20000 mm/,
     ],
     [
       "half a micrometre",

@@ -2,6 +2,7 @@ import { USUAL_ABOUT, USUAL_PRESS } from "../catalogue/press/schema.ts";
 import { PLAIN, SHIPPED_CURRENCY } from "../catalogue/printer/schema.ts";
 import { BARE } from "../finish/style/schema.ts";
 import { EACH_ITS_SHEET } from "../solve/slots/index.ts";
+import { GLUED } from "../solve/tiles/index.ts";
 import { named6, onSheets7 } from "./names6.ts";
 import { JOB_VERSION } from "./schema.ts";
 import { EVERY_PHOTO } from "./stash/schema.ts";
@@ -177,6 +178,8 @@ const STEPS: Record<number, (job: Values) => Values> = {
     calendar: null,
     impose: { ...(job.impose as Values), backs: "upright" },
   }),
+  // Version 15 spread no page over several sheets.
+  15: (job) => ({ ...job, version: 16, impose: { ...(job.impose as Values), tiles: GLUED } }),
 };
 
 /** Tickets as they are since shapes: strips that may stand where they were brought to, artwork stretched by so much. */

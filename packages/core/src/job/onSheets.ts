@@ -7,4 +7,8 @@ export const pagesOnSheets = (
   { impose, sheet, target }: Pick<Job, "impose" | "sheet" | "target">,
   pages: readonly Size[],
 ): Imposed[] =>
-  imposedPages(impose, pages, { facing: sheet.facing, unprintable: target.printer.unprintable });
+  imposedPages(impose, pages, {
+    facing: sheet.facing,
+    unprintable: target.printer.unprintable,
+    bleed: target.bleed,
+  });

@@ -32,7 +32,7 @@ import { photoRefSchema, pickSchema } from "./stash/schema.ts";
 import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 15;
+export const JOB_VERSION = 16;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({

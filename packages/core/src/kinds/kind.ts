@@ -65,6 +65,8 @@ export interface KindOf<K extends Kind> {
   withoutPhotos?(ticket: TicketOf<K>, stash: readonly PhotoRef[]): TicketOf<K>;
   /** How its pages come onto paper at first, where a page is not a sheet, and how near to a cut nothing important comes. */
   begins?(letter: boolean): { impose: Partial<Impose>; onPaper: string; safe: Um };
+  /** How its pages have to come onto paper, where only one way makes sense. */
+  way?: Impose["way"];
   /** What the cells of a new job wear, and the margins of its sheets for readers of millimetres and of inches. */
   wears?: StyleChange;
   margins?: { metric: Um; letter: Um };
@@ -115,6 +117,8 @@ export interface KindOf<K extends Kind> {
   brought?(job: Job, ticket: TicketOf<K>, bring: Bring): Partial<TicketOf<K>>;
   /** Where a page comes to lie on another, from box to box, where something on it decides that. */
   comesTo?(ticket: TicketOf<K>, from: Rect, to: Rect, fit: Fit, most: number): Fitting | null;
+  /** From how far its sheets are looked at, where that is not in the hand. */
+  seenFrom?(ticket: TicketOf<K>): Um;
   /** Whether it is printed to measure the printer: its scale error is then left in. */
   measuresPrinter?: true;
   /** What a new printed thing is finished with: badges want marks, a framed print does not. */
@@ -154,6 +158,8 @@ export interface JobKind extends Omit<KindOf<Kind>, OfTicket> {
   /** A kind that knows no years has the same ticket a year later. */
   nextYear(job: Job): { years: number; ticket: Ticket };
   onePage(job: Job, page: SheetName): Ticket | null;
+  /** Null for in the hand. */
+  seenFrom(job: Job): Um | null;
   comesTo(job: Job, from: Rect, to: Rect, fit: Fit, most: number): Fitting | null;
 }
 
@@ -195,6 +201,7 @@ export function kind<K extends Kind>(own: KindOf<K>): JobKind {
     brought: (job, bring) => own.brought?.(job, ticket(job), bring) ?? null,
     nextYear: (job) => own.nextYear?.(ticket(job)) ?? { years: 1, ticket: job.ticket },
     onePage: (job, page) => own.onePage?.(ticket(job), job, page) ?? null,
+    seenFrom: (job) => own.seenFrom?.(ticket(job)) ?? null,
     comesTo: (job, from, to, fit, most) => own.comesTo?.(ticket(job), from, to, fit, most) ?? null,
   };
 }

@@ -110,6 +110,8 @@ export interface LayoutSums {
   tooLarge?: number;
   /** The largest share that the layout itself crops of a photo; left out where it crops none on purpose. */
   crop?: number;
+  /** The finished size of the one page, where the ticket works that out. */
+  size?: Size;
   /** How a collage that crops nothing is divided, to be kept. */
   arrangement?: string;
 }

@@ -9,6 +9,7 @@ import { free } from "./free/index.ts";
 import type { JobKind } from "./kind.ts";
 import type { Layout } from "./layout.ts";
 import { mixed } from "./mixed/index.ts";
+import { mural } from "./mural/index.ts";
 import { portraits } from "./portraits/index.ts";
 import { ruler } from "./ruler/index.ts";
 import { single } from "./single/index.ts";
@@ -24,6 +25,7 @@ export const JOB_KINDS: readonly JobKind[] = [
   contact,
   collage,
   calendar,
+  mural,
   strips,
   artwork,
   free,

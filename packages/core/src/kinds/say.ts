@@ -48,7 +48,7 @@ export const sayGap = ({ ticket }: Job, write: WriteOptions): TicketPart[] => [
 
 /** ", with corner ticks to cut by, no outline and no slack, for Lab, lustre at 300 ppi." */
 export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
-  const { target, finish } = job;
+  const { finish } = job;
   const write = writing(job, words);
   return [
     { text: ", with " },
@@ -61,20 +61,42 @@ export function sayFinish(job: Job, words: TicketWords): TicketPart[] {
       text: finish.slack === 0 ? "no" : writeLength(finish.slack, write),
       measure: finish.slack > 0,
     },
-    { text: finish.slack === 0 ? " slack, finished " : " of slack, finished " },
-    { control: "finish", text: sayWorn(job) },
-    { text: ", for " },
-    { control: "printer", text: target.printer.name },
-    { text: " at " },
-    { control: "ppi", text: `${writeNumber(target.ppi, words.locale, 0, 2)}\u00a0ppi`, measure: true },
+    { text: finish.slack === 0 ? " slack" : " of slack" },
+    ...sayMade(job, words),
     { text: ", " },
-    { control: "impose", text: sayImpose(job) },
+    { control: "impose", text: sayImpose(job, write) },
     { text: "." },
   ];
 }
 
+/** ", finished plainly, for Lab, lustre at 300 ppi" */
+export const sayMade = (job: Job, { locale }: TicketWords): TicketPart[] => [
+  { text: ", finished " },
+  { control: "finish", text: sayWorn(job) },
+  { text: ", for " },
+  { control: "printer", text: job.target.printer.name },
+  { text: " at " },
+  { control: "ppi", text: `${writeNumber(job.target.ppi, locale, 0, 2)}\u00a0ppi`, measure: true },
+];
+
+/** "overlapping 10 mm at the right and below, pale, with corner ticks and letters" */
+export function saySpread({ impose }: Pick<Job, "impose">, write: WriteOptions): string {
+  const { joint, overlap, under, letters } = impose.tiles;
+  const wide = writeLength(overlap, write);
+  const runs = {
+    glue: overlap === 0 ? "edge to edge" : `overlapping ${wide} at the right and below`,
+    butt: overlap === 0 ? "edge to edge" : `edge to edge, ${wide} to trim off at each joint`,
+  }[joint];
+  const how = overlap === 0 ? "" : { full: "", pale: ", printed pale", bare: ", left bare" }[under];
+  const marks = [impose.marks === "none" ? null : impose.marks, letters ? "letters" : null];
+  const said = marks.filter((mark) => mark !== null);
+  return `${runs}${how}, with ${said.length === 0 ? "no marks" : listed(said)}`;
+}
+
 /** "a page to a sheet" or "4 pages to a sheet of A4, cut apart" */
-function sayImpose({ impose, sheet, target }: Job): string {
+function sayImpose({ impose, sheet, target }: Job, write: WriteOptions): string {
+  if (impose.way === "tiles")
+    return `each page spread over sheets of ${impose.paper.name}, ${saySpread({ impose }, write)}`;
   if (impose.way === "one")
     return impose.backs === "turned" ? "a page to a side, backs turned" : "a page to a sheet";
   if (impose.way === "tent") return `two pages back to back on ${impose.paper.name}, folded to a tent`;

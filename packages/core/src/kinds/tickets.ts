@@ -6,6 +6,7 @@ import { contactTicket } from "./contact/ticket.ts";
 import { copiesTicket } from "./copies/ticket.ts";
 import { freeTicket } from "./free/ticket.ts";
 import { mixedPiece, mixedTicket } from "./mixed/ticket.ts";
+import { muralTicket } from "./mural/ticket.ts";
 import { person, portraitsTicket } from "./portraits/ticket.ts";
 import { rulerTicket } from "./ruler/ticket.ts";
 import { singleTicket } from "./single/ticket.ts";
@@ -19,6 +20,7 @@ const ALL = [
   contactTicket,
   collageTicket,
   calendarTicket,
+  muralTicket,
   stripsTicket,
   artworkTicket,
   freeTicket,

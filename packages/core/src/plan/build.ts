@@ -245,6 +245,7 @@ function sheetPlan(
       return [...cutMarks(paper, [...straight, ...own], finish.marks), ...(laid.lines ?? [])];
     }),
     freed: null,
+    part: null,
   };
 }
 

@@ -1,5 +1,12 @@
 export { movedCell, movedGround, movedInk, movedStroke, type Move } from "./moved.ts";
-export type { CellPlan, GroundPlan, ItemPlan, SheetPlan } from "./types.ts";
+export {
+  PALE,
+  type CellPlan,
+  type GroundPlan,
+  type ItemPlan,
+  type PagePart,
+  type SheetPlan,
+} from "./types.ts";
 export { AWAY } from "./cellInk.ts";
 export { headsOn } from "./headsOn.ts";
 export { holdOf, onPiece } from "./hold.ts";

@@ -54,6 +54,29 @@ export interface SheetPlan {
   marks: Stroke[];
   /** The pages that are cut apart, where a sheet holds several; null where its cells are what is freed. */
   freed: Rect[] | null;
+  /** The page that this sheet shows a part of, where it is spread over several; null where it is not. */
+  part: PagePart | null;
+}
+
+/** What of a colour is left where it is printed pale. */
+export const PALE = 0.3;
+
+/**
+ * A part of a page as it is printed on a sheet of its own. Painters paint the page, and of that these pixels: what lies at
+ * a seam is the same on both sheets to the last bit. Then come the sheet’s own words and marks.
+ */
+export interface PagePart {
+  /** “C1”. */
+  name: string;
+  page: SheetPlan;
+  /** What is printed of it, in µm on the page; painters round its edges on the page. */
+  prints: Rect;
+  /** What is seen of it once all is put together. */
+  shows: Rect;
+  /** Strips of it that are printed pale: they are covered or cut off later. */
+  pale: Rect[];
+  /** Where its upper left corner lies on the sheet. */
+  at: { x: Um; y: Um };
 }
 
 /** A part of the paper that is coloured: the sheet, or one of the pages on it. */

@@ -10,12 +10,18 @@ export interface LengthRange {
 export const LIMITS = {
   /** A side of a finished piece. */
   piece: { least: mm(3), most: mm(3000) },
+  /** A side of a picture that is spread over many sheets. */
+  mural: { least: mm(20), most: mm(20_000) },
   /** A figure of a document-photo rule. */
   measure: { least: um(0), most: mm(1000) },
   /** A side of a paper. */
-  paper: { least: mm(20), most: mm(5000) },
+  paper: { least: mm(20), most: mm(20_000) },
+  /** From how far a picture is looked at. */
+  sight: { least: mm(100), most: mm(100_000) },
   gap: { least: um(0), most: mm(500) },
   margin: { least: um(0), most: mm(1000) },
+  /** What runs on past a seam between sheets. */
+  overlap: { least: um(0), most: mm(100) },
   slack: { least: um(0), most: mm(20) },
   line: { least: um(20), most: mm(20) },
   markLength: { least: mm(0.5), most: mm(50) },
@@ -23,7 +29,7 @@ export const LIMITS = {
   trim: { least: mm(10), most: mm(5000) },
   bleed: { least: um(0), most: mm(50) },
   /** Where a cell may be put by hand, from the paper's corner. */
-  away: { least: mm(-5000), most: mm(5000) },
+  away: { least: mm(-20_000), most: mm(20_000) },
   /** The height of a font. */
   letter: { least: mm(0.5), most: mm(500) },
   /** The width of a stamp or a watermark. */

@@ -17,6 +17,7 @@ import { goOn, type Watch } from "../progress.ts";
 import { paintBands, shape } from "./bands.ts";
 import { paintInk } from "./ink.ts";
 import { placing } from "./matrix.ts";
+import { paintPagePart } from "./part.ts";
 import { PdfPictures } from "./pictures.ts";
 import type { Embedding } from "../embed/photo.ts";
 import { declare, isForPress, manageColours, sayPages, type Layer } from "./standard.ts";
@@ -88,6 +89,11 @@ export async function paintPdf(
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
       manageColours(doc, colour, pictures);
+      if (sheet.part) {
+        await drained(out);
+        const setup = { colour, files, medium, light };
+        await paintPagePart(doc, sheet.part, ppi, pictures, setup, watch);
+      }
       for (const ground of sheet.grounds) paintGround(doc, ground);
       await paintInk(doc, sheet.backing, null, pictures);
       for (const layer of inLayers[index]!) {

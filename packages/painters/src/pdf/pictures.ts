@@ -28,6 +28,7 @@ export class PdfPictures {
   /** The photos that are read ahead: one or two, since photos are large. */
   private readonly coming = new Map<string, Promise<EmbeddedPhoto>>();
   private readonly graphics = new Map<string, unknown>();
+  private rasters = 0;
   private readonly profiles = new Map<string, PDFKit.PDFKitReference>();
 
   constructor(
@@ -64,6 +65,13 @@ export class PdfPictures {
     const photo = { opened, orientation, part };
     this.photos.set(key, photo);
     return photo;
+  }
+
+  /** Pixels that were painted, as a JPEG of this profile. */
+  raster(file: Buffer, { width, height }: { width: number; height: number }, profile: Buffer): PlacedImage {
+    const as = { file, type: "jpeg", width, height, channels: 3, depth: 8, inverted: false } as const;
+    const colours = this.managed ? ["ICCBased", this.profile(profile, 3)] : DEVICE[3];
+    return placedImage(this.doc, `R${++this.rasters}`, as, colours);
   }
 
   private wanted(cell: CellPlan, picture: Picture) {

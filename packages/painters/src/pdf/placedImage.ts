@@ -16,7 +16,15 @@ export interface PlacedImage {
 export function placedImage(
   doc: PDFKit.PDFDocument,
   label: string,
-  { file, type, width, height, channels, depth, inverted }: EmbeddedPhoto,
+  {
+    file,
+    type,
+    width,
+    height,
+    channels,
+    depth,
+    inverted,
+  }: Omit<EmbeddedPhoto, "orientation" | "profile" | "part">,
   colours: unknown,
 ): PlacedImage {
   const obj = doc.ref({

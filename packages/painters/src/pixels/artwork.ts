@@ -28,11 +28,11 @@ async function* layersOf(
   { pixels, ppi }: SheetPlan,
   files: PhotoFiles,
 ): AsyncGenerator<ShapeLayer> {
+  const box = { left: 0, top: 0, ...pixels };
   if (ink.kind === "path") {
-    yield* shapeLayers(ink, null, ppi, pixels, await filling(ink, ppi, files));
+    yield* shapeLayers(ink, null, ppi, box, await filling(ink, ppi, files));
     return;
   }
-  const box = { left: 0, top: 0, ...pixels };
   const middle = { x: pixels.width / 2, y: pixels.height / 2 };
   const rgba =
     ink.kind === "text"
@@ -41,11 +41,13 @@ async function* layersOf(
   yield { rgba, ...box };
 }
 
-/** Lays pixels over others (Porter and Duff 1984, “over”), alpha not multiplied in. */
+/** Lays pixels over others (Porter and Duff 1984, “over”), alpha not multiplied in; what would fall beside them is left out. */
 function layOver(canvas: Buffer, across: number, { rgba, left, top, width, height }: ShapeLayer): void {
-  for (let row = 0; row < height; row++) {
-    let to = ((top + row) * across + left) * 4;
-    for (let from = row * width * 4; from < (row + 1) * width * 4; from += 4, to += 4) {
+  const down = canvas.length / (4 * across);
+  const [first, last] = [Math.max(0, -left), Math.min(width, across - left)];
+  for (let row = Math.max(0, -top); row < Math.min(height, down - top); row++) {
+    let to = ((top + row) * across + left + first) * 4;
+    for (let from = (row * width + first) * 4; from < (row * width + last) * 4; from += 4, to += 4) {
       const own = rgba[from + 3]!;
       if (own === 0) continue;
       const under = (canvas[to + 3]! * (255 - own)) / 255;

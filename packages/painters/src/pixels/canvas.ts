@@ -1,5 +1,5 @@
 import type { Samples } from "@wide-quilt/colour";
-import type { PixelBox } from "@wide-quilt/core";
+import { PALE, type PixelBox } from "@wide-quilt/core";
 import type { PaintSpace } from "../colour/space.ts";
 
 /** A sheet's pixels in the colours that it is written in, `space.channels` samples a pixel, row by row. */
@@ -8,13 +8,28 @@ export interface SheetPixels {
   width: number;
   height: number;
   space: PaintSpace;
+  /** Which pixel of the whole its first one is, where it is a part of a page; (0, 0) for a whole sheet. */
+  left: number;
+  top: number;
 }
 
-/** A blank sheet of bare paper. */
-export function blankSheet(width: number, height: number, space: PaintSpace): SheetPixels {
+/** A blank sheet of bare paper, or a part of one. */
+export function blankSheet(
+  width: number,
+  height: number,
+  space: PaintSpace,
+  { left, top } = { left: 0, top: 0 },
+): SheetPixels {
   const data = samples(width * height * space.channels, space).fill(space.paper);
-  return { data, width, height, space };
+  return { data, width, height, space, left, top };
 }
+
+/** A box as it lies from the first pixel of what is painted. */
+const onto = <T extends { left: number; top: number }>({ left, top }: SheetPixels, box: T): T => ({
+  ...box,
+  left: box.left - left,
+  top: box.top - top,
+});
 
 /** So many samples, of as many bits as the sheet has. */
 export const samples = (length: number, { depth }: PaintSpace): Samples =>
@@ -25,8 +40,9 @@ export const colourOf = (space: PaintSpace, colour: string): Samples =>
   space.fromSrgb(Uint8Array.from(Buffer.from(colour.slice(1), "hex")));
 
 /** Copies pixels of the box's size onto the sheet; what would fall beside the sheet is left out. */
-export function copyOnto(sheet: SheetPixels, pixels: Samples, box: PixelBox): void {
+export function copyOnto(sheet: SheetPixels, pixels: Samples, at: PixelBox): void {
   const { channels } = sheet.space;
+  const box = onto(sheet, at);
   const from = Math.max(0, box.left);
   const to = Math.min(sheet.width, box.left + box.width);
   if (to <= from) return;
@@ -80,11 +96,12 @@ export interface Laying {
 /** Lays pixels over the sheet, each as far as its alpha says; what would fall beside the sheet is left out. */
 export function blendOnto(
   sheet: SheetPixels,
-  { data, cover, width, height, left, top }: Overlay,
+  over: Overlay,
   { opacity = 1, blend = "normal", clip = null }: Laying = {},
 ): void {
   const { channels, most, paper } = sheet.space;
-  const within = clip ?? { left: 0, top: 0, width: sheet.width, height: sheet.height };
+  const { data, cover, width, height, left, top } = onto(sheet, over);
+  const within = clip ? onto(sheet, clip) : { left: 0, top: 0, width: sheet.width, height: sheet.height };
   const from = Math.max(0, -left, within.left - left);
   const to = Math.min(width, sheet.width - left, within.left + within.width - left);
   const first = Math.max(0, -top, within.top - top);
@@ -110,8 +127,9 @@ export function blendOnto(
 }
 
 /** Fills a box with one colour, "#rrggbb". */
-export function fillBox(sheet: SheetPixels, box: PixelBox, colour: string): void {
+export function fillBox(sheet: SheetPixels, at: PixelBox, colour: string): void {
   const { channels } = sheet.space;
+  const box = onto(sheet, at);
   const left = Math.max(0, box.left);
   const width = Math.min(sheet.width, box.left + box.width) - left;
   if (width <= 0) return;
@@ -120,4 +138,15 @@ export function fillBox(sheet: SheetPixels, box: PixelBox, colour: string): void
   for (let x = 0; x < width; x++) row.set(one, x * channels);
   const end = Math.min(sheet.height, box.top + box.height);
   for (let y = Math.max(0, box.top); y < end; y++) sheet.data.set(row, (y * sheet.width + left) * channels);
+}
+
+/** Makes what is painted in a box pale: most of it becomes paper. */
+export function makePale(sheet: SheetPixels, at: PixelBox): void {
+  const { channels, paper } = sheet.space;
+  const { left, top, width, height } = onto(sheet, at);
+  const [from, to] = [Math.max(0, left), Math.min(sheet.width, left + width)];
+  for (let y = Math.max(0, top); y < Math.min(sheet.height, top + height); y++) {
+    for (let i = (y * sheet.width + from) * channels; i < (y * sheet.width + to) * channels; i++)
+      sheet.data[i] = Math.round(paper + (sheet.data[i]! - paper) * PALE);
+  }
 }

@@ -32,12 +32,15 @@ export interface Developing {
   light: boolean;
   /** Where decoded photos are kept for the next sheet; left out, they are not. */
   kept?: KeptPhotos;
+  /** Whether no other sheet shows the same again: what is cut out is then not kept. */
+  once?: boolean;
 }
 
 /** Gets a photo ready for the cells that show it at one size and turn: it is decoded once for all of them. */
 export async function developed(shown: readonly Shown[], how: Developing, watch: Watch): Promise<Developed> {
   const { ppi, space, medium } = how;
-  const { decoded, crops: done } = decodedFor(shown, how);
+  const { decoded, crops } = decodedFor(shown, how);
+  const done: KeptPhoto["crops"] = how.once ? new Map() : crops;
   const photo = await decoded;
   const { colours, part } = photo;
 

@@ -28,7 +28,7 @@ export interface Laid {
 }
 
 /** Pixels of words that are painted at once: a sheet of any size takes no more memory for them. */
-const STRIP = 8_000_000;
+const BLOCK = { across: 2048, down: 1024 };
 
 /** Paints ink over the sheet in its order; words that follow each other are painted together. */
 export async function paintInk(
@@ -111,13 +111,6 @@ interface Edges {
   bottom: number;
 }
 
-/** Rows of the sheet that words reach into, and those words. */
-interface Strip {
-  top: number;
-  bottom: number;
-  texts: Reaching[];
-}
-
 interface Reaching {
   text: LaidText;
   reaches: Edges;
@@ -125,27 +118,19 @@ interface Reaching {
 
 function paintTexts(sheet: SheetPixels, texts: readonly LaidText[], ppi: number): void {
   const scale = pixelScale(ppi);
-  const most = Math.max(1, Math.floor(STRIP / sheet.width));
-  for (const { top: first, bottom, texts: here } of strips(sheet, texts, ppi)) {
-    for (let top = first; top < bottom; top += most) {
-      const slice = { left: 0, top, right: sheet.width, bottom: Math.min(top + most, bottom) };
-      const height = slice.bottom - top;
-      const seen = here.filter(({ reaches }) => meet(reaches, slice));
-      if (seen.length === 0) continue;
-      const marks = seen
-        .map(({ text: { ink, cell }, reaches }, i) => {
-          const anchor = isInside(reaches, slice) ? null : nearest(reaches, slice);
-          return ink.kind === "text"
-            ? textMark(ink, cell, scale, `c${i}`, anchor)
-            : plainMark(ink, cell, scale, `c${i}`, anchor);
-        })
-        .join("");
-      const fonts = new Set(
-        seen.flatMap(({ text: { ink } }) => (ink.kind === "text" ? [ink.text.font] : [])),
-      );
-      const box = { left: 0, top, width: sheet.width, height };
-      blendOnto(sheet, overlayOf(sheet.space, rendered(marks, box, fonts), box));
-    }
+  for (const [block, seen] of blocksOf(sheet, texts, ppi)) {
+    const marks = seen
+      .map(({ text: { ink, cell }, reaches }, i) => {
+        const anchor = isInside(reaches, block) ? null : nearest(reaches, block);
+        return ink.kind === "text"
+          ? textMark(ink, cell, scale, `c${i}`, anchor)
+          : plainMark(ink, cell, scale, `c${i}`, anchor);
+      })
+      .join("");
+    const fonts = new Set(seen.flatMap(({ text: { ink } }) => (ink.kind === "text" ? [ink.text.font] : [])));
+    const { left, top, right, bottom } = block;
+    const box = { left, top, width: right - left, height: bottom - top };
+    blendOnto(sheet, overlayOf(sheet.space, rendered(marks, box, fonts), box));
   }
 }
 
@@ -163,9 +148,6 @@ function plainMark(
   return clipped(kept + path, ink.clip, cell, scale, id);
 }
 
-const meet = (a: Edges, b: Edges): boolean =>
-  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
-
 const isInside = (a: Edges, b: Edges): boolean =>
   a.left >= b.left && a.right <= b.right && a.top >= b.top && a.bottom <= b.bottom;
 
@@ -175,24 +157,33 @@ const nearest = (a: Edges, slice: Edges): { x: number; y: number } => ({
   y: Math.min(slice.bottom - 1, Math.max(slice.top, Math.round((a.top + a.bottom) / 2))),
 });
 
-/** The strips of a sheet in which there are words: a row of captions is one, and the photos between are left alone. */
-function strips({ height }: SheetPixels, texts: readonly LaidText[], ppi: number): Strip[] {
-  const found: Strip[] = [];
-  const reaching = texts.map((text) => ({ text, reaches: reach(text, ppi) }));
-  for (const one of reaching.toSorted((a, b) => a.reaches.top - b.reaches.top)) {
-    const top = Math.max(0, Math.floor(one.reaches.top));
-    const bottom = Math.min(height, Math.ceil(one.reaches.bottom));
-    if (bottom <= top) continue;
-    const last = found.at(-1);
-    if (last && top < last.bottom) {
-      last.bottom = Math.max(last.bottom, bottom);
-      last.texts.push(one);
-    } else found.push({ top, bottom, texts: [one] });
+/**
+ * The blocks of a page in which there are words, and those words in their order. A page is divided the same way whichever
+ * part of it is painted: letters are drawn with figures that are a little finer near their origin, and a letter across the
+ * seam of two sheets has to be the same on both.
+ */
+function blocksOf(sheet: SheetPixels, texts: readonly LaidText[], ppi: number): [Edges, Reaching[]][] {
+  const blocks = new Map<string, [Edges, Reaching[]]>();
+  const [right, bottom] = [sheet.left + sheet.width, sheet.top + sheet.height];
+  for (const text of texts) {
+    const reaches = reach(text, ppi);
+    const last = { x: Math.min(right, reaches.right), y: Math.min(bottom, reaches.bottom) };
+    for (let y = Math.floor(Math.max(sheet.top, reaches.top) / BLOCK.down); y * BLOCK.down < last.y; y++) {
+      for (
+        let x = Math.floor(Math.max(sheet.left, reaches.left) / BLOCK.across);
+        x * BLOCK.across < last.x;
+        x++
+      ) {
+        const key = `${x} ${y}`;
+        const [left, top] = [x * BLOCK.across, y * BLOCK.down];
+        const box = { left, top, right: left + BLOCK.across, bottom: top + BLOCK.down };
+        const block = blocks.get(key) ?? [box, []];
+        block[1].push({ text, reaches });
+        blocks.set(key, block);
+      }
+    }
   }
-  // What comes later lies over what came before.
-  const order = new Map(reaching.map((one, i) => [one, i]));
-  for (const strip of found) strip.texts.sort((a, b) => order.get(a)! - order.get(b)!);
-  return found;
+  return [...blocks.values()];
 }
 
 async function paintPicture(

@@ -14,7 +14,7 @@ import { paintSpace, type PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { asOverlay, isRounded, paintBands, paintPiece } from "./bands.ts";
-import { blankSheet, blendOnto, copyOnto, fillBox, type SheetPixels } from "./canvas.ts";
+import { blankSheet, blendOnto, copyOnto, fillBox, makePale, type SheetPixels } from "./canvas.ts";
 import { developed, type Shown } from "./developed.ts";
 import { paintGround } from "./ground.ts";
 import { paintInk, type Laid } from "./ink.ts";
@@ -46,9 +46,52 @@ export async function paintSheet(
   watch: Watch = {},
   setup: PaintSetup = {},
 ): Promise<SheetPixels> {
-  const { space = await paintSpace(), medium = "glossy", light = false, kept } = setup;
+  const { space = await paintSpace() } = setup;
   const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
-  const { ppi } = plan;
+  const how = { ...setup, space };
+  if (plan.part) {
+    const { prints, at, pale } = plan.part;
+    const box = pixelBox(prints, plan.ppi);
+    const seen = await paintPart(plan.part.page, plan.ppi, box, files, watch, how);
+    for (const strip of pale) makePale(seen, pixelBox(strip, plan.ppi));
+    const [left, top] = [Math.round(toPx(at.x, plan.ppi)), Math.round(toPx(at.y, plan.ppi))];
+    copyOnto(sheet, seen.data, { ...box, left, top });
+  }
+  await paintOnto(sheet, plan, plan.ppi, files, watch, how);
+  return sheet;
+}
+
+/**
+ * Paints a part of a page: the same pixels, to the last bit, as the whole page has there. Photos are decoded as for the
+ * whole page, and only what is seen of them is weighed.
+ */
+export async function paintPart(
+  page: SheetPlan,
+  ppi: number,
+  box: PixelBox,
+  files: PhotoFiles,
+  watch: Watch,
+  { space, ...setup }: PaintSetup & { space: PaintSpace },
+): Promise<SheetPixels> {
+  const seen = blankSheet(box.width, box.height, space, box);
+  await paintOnto(seen, page, ppi, files, watch, { ...setup, space, once: true });
+  return seen;
+}
+
+/** How a plan is painted onto pixels. */
+interface Painting extends PaintSetup {
+  space: PaintSpace;
+  once?: boolean;
+}
+
+async function paintOnto(
+  sheet: SheetPixels,
+  plan: SheetPlan,
+  ppi: number,
+  files: PhotoFiles,
+  watch: Watch,
+  { space, medium = "glossy", light = false, kept, once }: Painting,
+): Promise<void> {
   for (const ground of plan.grounds) paintGround(sheet, ground, ppi);
   await paintInk(sheet, ofSheet(plan.backing), ppi, files);
   let done = 0;
@@ -56,11 +99,14 @@ export async function paintSheet(
     const groups = sameLooks(layer);
     await inLanes(groups, lanesFor(groups, ppi), async (sights) => {
       await goOn(watch);
-      const photo = await developed(sights, { ppi, files, space, medium, light, kept }, watch);
-      for (const { cell, rect } of sights) {
+      const here = sights.filter(({ cell }) => reaches(cell, sheet, ppi));
+      if (here.length === 0) return;
+      const photo = await developed(sights, { ppi, files, space, medium, light, kept, once }, watch);
+      for (const { cell, rect } of here) {
         const isLevel = cell.picture!.level === 0;
-        const box = pixelBox(isLevel ? rect : cell.image, ppi);
-        if (box.width === 0 || box.height === 0) continue;
+        const whole = pixelBox(isLevel ? rect : cell.image, ppi);
+        const box = isLevel && isPlain(cell) ? seenBox(whole, sheet) : whole;
+        if (box.width <= 0 || box.height <= 0) continue;
         const lying = isLevel ? box : pixelBox(rect, ppi);
         let pixels = photo.crop(lying, cell);
         if (!isLevel) pixels = pixels.then((data) => levelled({ data, ...lying }, cell, box, ppi, space));
@@ -82,14 +128,48 @@ export async function paintSheet(
   }
   await paintInk(sheet, ofSheet(plan.over), ppi, files);
   for (const stroke of plan.marks) fillBox(sheet, strokeBox(stroke, ppi), stroke.colour);
-  return sheet;
+}
+
+/** Whether a photo lies on the sheet as it is cut out of the whole, a rectangle that stands straight. */
+const isPlain = (cell: CellPlan): boolean => cell.angle === 0 && !isRounded(cell) && !cell.within;
+
+/** Whether any of a cell may be on the part of the page that is painted. */
+function reaches(
+  { angle, image, finished, bands }: CellPlan,
+  { left, top, width, height }: SheetPixels,
+  ppi: number,
+) {
+  const lies = [image, finished, ...bands.map(({ outer }) => outer)].map((rect) => pixelBox(rect, ppi));
+  // Tilted, it lies within the circle around it.
+  const more = angle === 0 ? 1 : Math.max(...lies.map((box) => Math.hypot(box.width, box.height)));
+  return lies.some(
+    (box) =>
+      box.left - more < left + width &&
+      box.left + box.width + more > left &&
+      box.top - more < top + height &&
+      box.top + box.height + more > top,
+  );
+}
+
+/** Pixels around what is seen that sharpening looks at: three times the most that it blurs by, and a little more. */
+const LOOKED_AT = 32;
+
+/** What of a box is seen on a part of a page, with what sharpening looks at around it; of a whole sheet all of it. */
+function seenBox(box: PixelBox, { left, top, width, height }: SheetPixels): PixelBox {
+  const [x, y] = [Math.max(box.left, left - LOOKED_AT), Math.max(box.top, top - LOOKED_AT)];
+  return {
+    left: x,
+    top: y,
+    width: Math.min(box.left + box.width, left + width + LOOKED_AT) - x,
+    height: Math.min(box.top + box.height, top + height + LOOKED_AT) - y,
+  };
 }
 
 const ofSheet = (inks: readonly Ink[]): Laid[] => inks.map((ink) => ({ ink, cell: null }));
 
 /** Paints a cell's photo with its border and mat: straight onto the sheet, or as a piece that is tilted, rounded or of a shape. */
 function paintCell(sheet: SheetPixels, cell: CellPlan, photo: Samples, box: PixelBox, ppi: number): void {
-  if (cell.angle === 0 && !isRounded(cell) && !cell.within) {
+  if (isPlain(cell)) {
     copyOnto(sheet, photo, box);
     paintBands(sheet, cell.bands, ppi);
     return;

@@ -30,18 +30,21 @@ export function* shapeLayers(
   ink: PathInk,
   cell: TiltedWith,
   ppi: number,
-  page: { width: number; height: number },
+  page: PixelBox,
   picture: PictureMark | null,
 ): Generator<ShapeLayer> {
   const scale = pixelScale(ppi);
-  const sheet = { left: 0, top: 0, right: page.width, bottom: page.height };
-  const onSheet = inside(pixelsOf(reachOf(ink, cell), scale), sheet);
-  const all = ink.clip ? inside(onSheet, pixelsOf(ink.clip, scale)) : onSheet;
+  const { left, top: first } = page;
+  const sheet = { left, top: first, right: left + page.width, bottom: first + page.height };
+  // Cut into strips by itself, whichever part of it is painted: it is then the same on two sheets that show it.
+  const reaches = pixelsOf(reachOf(ink, cell), scale);
+  const all = ink.clip ? inside(reaches, pixelsOf(ink.clip, scale)) : reaches;
   const [width, last] = [all.right - all.left, all.bottom];
   if (width <= 0) return;
   const rows = Math.max(1, Math.floor(MOST / width));
   for (let top = all.top; top < last; top += rows) {
     const part = { ...all, top, bottom: Math.min(last, top + rows) };
+    if (!meets(part, sheet)) continue;
     const box = { left: part.left, top, width, height: part.bottom - top };
     const holes =
       ink.cut.length > 0

@@ -3,11 +3,14 @@ import subsetFont from "subset-font";
 import {
   fontById,
   layers,
+  overlap,
   rectPath,
   type CellPlan,
   type FontId,
   gradientEnds,
   type GroundPlan,
+  PALE,
+  type PagePart,
   type SheetPlan,
 } from "@wide-quilt/core";
 import { UNTITLED, type FileAbout } from "../about/about.ts";
@@ -43,21 +46,10 @@ export async function paintSvg(
     ...{ photoPpi, medium, keepPlace, light, ppi: sheet.ppi },
     inks: "no inks",
   });
-  const marks: string[] = [];
-  for (const ink of sheet.backing) marks.push(await pictures.ink(ink, null));
-  let done = 0;
-  for (const layer of layers(sheet)) {
-    for (const cell of layer) {
-      await goOn(watch);
-      marks.push(await cellMarks(cell, pictures));
-      watch.progress?.({ what: "cells", done: ++done, of: sheet.cells.length });
-    }
-    for (const cell of layer) marks.push(outlineMark(cell));
-    for (const cell of layer) for (const ink of cell.over) marks.push(await pictures.ink(ink, cell));
-  }
-  for (const ink of sheet.over) marks.push(await pictures.ink(ink, null));
-  for (const { x1, y1, x2, y2, width: line, colour } of sheet.marks)
-    marks.push(`<path d="M${x1} ${y1}L${x2} ${y2}" stroke="${colour}" stroke-width="${line}"/>`);
+  const marks = [
+    ...(sheet.part ? await partMarks(sheet.part, pictures, watch) : []),
+    ...(await pageMarks(sheet, pictures, watch)),
+  ];
   const fonts = await fontFaces(sheet);
   await writeFile(
     path,
@@ -65,9 +57,8 @@ export async function paintSvg(
       `<svg xmlns="http://www.w3.org/2000/svg" width="${width / 1000}mm" height="${height / 1000}mm" viewBox="0 0 ${width} ${height}">`,
       `<title>${escaped(about.title)}</title>`,
       `<metadata>${xmpPacket(about)}</metadata>`,
-      `<defs>${fonts === "" ? "" : `<style>${fonts}</style>`}${pictures.defs.join("")}${sheet.grounds.map(groundDef).join("")}</defs>`,
+      `<defs>${fonts === "" ? "" : `<style>${fonts}</style>`}${pictures.defs.join("")}</defs>`,
       `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
-      ...sheet.grounds.map(groundMark),
       ...marks.filter((mark) => mark !== ""),
       "</svg>",
       "",
@@ -75,14 +66,50 @@ export async function paintSvg(
   );
 }
 
-const groundMark = ({ fill, rect: { x, y, width, height } }: GroundPlan, index: number): string =>
-  `<rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${fill.kind === "flat" ? fill.colour : `url(#ground${index})`}"/>`;
+/** All that a plan has on it, in the order of painting. */
+async function pageMarks(plan: SheetPlan, pictures: SvgPictures, watch: Watch): Promise<string[]> {
+  const marks = plan.grounds.map((ground) => groundMark(ground, pictures));
+  for (const ink of plan.backing) marks.push(await pictures.ink(ink, null));
+  let done = 0;
+  for (const layer of layers(plan)) {
+    for (const cell of layer) {
+      await goOn(watch);
+      marks.push(await cellMarks(cell, pictures));
+      watch.progress?.({ what: "cells", done: ++done, of: plan.cells.length });
+    }
+    for (const cell of layer) marks.push(outlineMark(cell));
+    for (const cell of layer) for (const ink of cell.over) marks.push(await pictures.ink(ink, cell));
+  }
+  for (const ink of plan.over) marks.push(await pictures.ink(ink, null));
+  for (const { x1, y1, x2, y2, width: line, colour } of plan.marks)
+    marks.push(`<path d="M${x1} ${y1}L${x2} ${y2}" stroke="${colour}" stroke-width="${line}"/>`);
+  return marks;
+}
 
-function groundDef(ground: GroundPlan, index: number): string {
-  const { fill } = ground;
-  if (fill.kind === "flat") return "";
+/** The part of a page that a sheet shows. */
+async function partMarks(
+  { page, prints, pale, at }: PagePart,
+  pictures: SvgPictures,
+  watch: Watch,
+): Promise<string[]> {
+  const id = pictures.id();
+  const here = page.cells.filter(({ angle, image }) => angle !== 0 || overlap(image, prints) !== null);
+  const window = `<clipPath id="${id}"><path d="${rectPath(prints)}"/></clipPath>`;
+  return [
+    `<g transform="translate(${at.x - prints.x} ${at.y - prints.y})">${window}<g clip-path="url(#${id})">`,
+    ...(await pageMarks({ ...page, cells: here }, pictures, watch)),
+    ...pale.map((strip) => `<path d="${rectPath(strip)}" fill="#ffffff" fill-opacity="${1 - PALE}"/>`),
+    "</g></g>",
+  ];
+}
+
+function groundMark(ground: GroundPlan, pictures: SvgPictures): string {
+  const { fill, rect } = ground;
+  const box = `<rect x="${rect.x}" y="${rect.y}" width="${rect.width}" height="${rect.height}"`;
+  if (fill.kind === "flat") return `${box} fill="${fill.colour}"/>`;
   const { x1, y1, x2, y2 } = gradientEnds(ground);
-  return `<linearGradient id="ground${index}" x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}"><stop stop-color="${fill.top}"/><stop offset="1" stop-color="${fill.bottom}"/></linearGradient>`;
+  const id = pictures.id();
+  return `<linearGradient id="${id}" x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}"><stop stop-color="${fill.top}"/><stop offset="1" stop-color="${fill.bottom}"/></linearGradient>${box} fill="url(#${id})"/>`;
 }
 
 async function cellMarks(cell: CellPlan, pictures: SvgPictures): Promise<string> {
@@ -113,9 +140,15 @@ function outlineMark(cell: CellPlan): string {
 }
 
 /** The letters that a sheet needs of each font, embedded. */
-async function fontFaces({ cells, over, backing }: SheetPlan): Promise<string> {
+async function fontFaces(sheet: SheetPlan): Promise<string> {
   const letters = new Map<FontId, string>();
-  for (const ink of [...backing, ...cells.flatMap((cell) => cell.over), ...over]) {
+  const plans = sheet.part ? [sheet.part.page, sheet] : [sheet];
+  const inks = plans.flatMap(({ backing, cells, over }) => [
+    ...backing,
+    ...cells.flatMap((cell) => cell.over),
+    ...over,
+  ]);
+  for (const ink of inks) {
     if (ink.kind !== "text") continue;
     const { font, lines } = ink.text;
     letters.set(font, (letters.get(font) ?? "") + lines.map(({ text }) => text).join(""));

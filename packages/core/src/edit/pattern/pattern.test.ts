@@ -161,6 +161,10 @@ const BY_HAND: Record<Kind, JobEdit[]> = {
     { do: "add cells", cells: [{ place: by(10, 80), photo: "a2", like: "o1" }] },
     { do: "add cells", cells: [{ place: by(60, 80), photo: "a4" }] },
   ],
+  mural: [
+    { do: "shot", shot: "p1", change: { fit: "whole" } },
+    { do: "ticket", change: { by: "sheets", columns: 4, rows: 3 } },
+  ],
   ruler: [],
 };
 

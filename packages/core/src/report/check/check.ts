@@ -19,6 +19,7 @@ import { ofKind } from "./rules/ofKind.ts";
 import { paperEdge } from "./rules/paperEdge.ts";
 import { press, trueSize } from "./rules/press.ts";
 import { resolution } from "./rules/resolution.ts";
+import { seams } from "./rules/seams.ts";
 import { sheetPixels } from "./rules/sheetPixels.ts";
 import { slackInGap } from "./rules/slackInGap.ts";
 import { tooLarge } from "./rules/tooLarge.ts";
@@ -28,6 +29,7 @@ const RULES: readonly Rule[] = [
   nothingFits,
   tooLarge,
   imposition,
+  seams,
   calendarDays,
   wordsContrast,
   sheetPixels,

@@ -2,13 +2,14 @@ import { z } from "zod";
 import { LIES } from "../../base/geometry/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { count, gap, length, paper } from "../../schema/parts.ts";
+import { tilesSchema } from "../tiles/schema.ts";
 
 /** How pages come onto the sheets that the printer takes. */
 export const imposeSchema = z.strictObject({
   way: z
-    .enum(["one", "several", "spreads", "tent"])
+    .enum(["one", "several", "spreads", "tent", "tiles"])
     .describe(
-      "A page is a sheet; several pages are cut from one; two that face each other lie on one; two back to back are folded to a tent",
+      "A page is a sheet; several pages are cut from one; two that face each other lie on one; two back to back are folded to a tent; one page is spread over several sheets",
     ),
   paper: paper.describe("What the printer takes, where a page is not a sheet"),
   lie: z.enum(LIES).describe("How that lies; “most” for whichever holds more"),
@@ -34,6 +35,7 @@ export const imposeSchema = z.strictObject({
     ),
   pdf: z.enum(["sheets", "pages"]).describe("What a PDF holds: the sheets as they are printed, or the pages"),
   marks: z.enum(["corner ticks", "crosses", "full lines", "none"]).describe("Marks to cut pages apart by"),
+  tiles: tilesSchema,
 });
 
 export type Impose = z.infer<typeof imposeSchema>;

@@ -9,15 +9,18 @@ import {
   type Rect,
   type Size,
 } from "../../base/geometry/index.ts";
-import { um } from "../../base/length/index.ts";
+import { um, type Um } from "../../base/length/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { gridPlaces, holdsOf, placedBlock, type MostPlace } from "../fit/index.ts";
+import { tiled, type Lying, type SpreadPage, type Tile, type Tiling } from "../tiles/index.ts";
 import type { Impose } from "./schema.ts";
 
 /** Where a page lies on a sheet: which, counted from 0, and the finished page’s place. */
 export interface Slot {
   page: number;
   at: Placement;
+  /** Which part of the page it is, where that is spread over several sheets; the page then reaches past the sheet. */
+  part?: { tile: Tile; tiling: Tiling };
 }
 
 /** The side on which the first of pages that face each other lies. */
@@ -41,8 +44,9 @@ export interface Imposed {
 export function imposedPages(
   impose: Impose,
   pages: readonly Size[],
-  { facing, unprintable }: { facing: Facing | null; unprintable: Edges },
+  { facing, unprintable, bleed }: { facing: Facing | null; unprintable: Edges; bleed: Um },
 ): Imposed[] {
+  if (impose.way === "tiles") return spreadOut(impose, pages, unprintable, bleed);
   if (impose.way === "spreads") return spreads(impose, pages, facing ?? "right");
   if (impose.way === "tent") return tents(impose, pages);
   const sizes = new Map<string, number[]>();
@@ -63,7 +67,17 @@ export function placesFor(
   page: Size,
   unprintable: Edges,
 ): { lying: Size; places: MostPlace[] } | null {
-  const ways = waysToLie(impose, impose.paper).map((lying) => {
+  const ways = waysOf(impose, unprintable).map(({ lying, area }) => ({
+    lying,
+    places: placedBlock(placesIn(impose, page, area), area, "centred"),
+  }));
+  const best = ways.reduce((a, b) => (b.places.length > a.places.length ? b : a));
+  return best.places.length > 0 ? best : null;
+}
+
+/** The ways in which the paper may lie, and what can be printed on then. */
+export const waysOf = (impose: Pick<Impose, "paper" | "lie" | "margin">, unprintable: Edges): Lying[] =>
+  waysToLie(impose, impose.paper).map((lying) => {
     const upright = lying.width === impose.paper.width && lying.height === impose.paper.height;
     const bare = upright ? unprintable : quarterTurned(unprintable);
     const edge = (own: number) => um(Math.max(own, impose.margin));
@@ -73,11 +87,24 @@ export function placesFor(
       bottom: edge(bare.bottom),
       left: edge(bare.left),
     });
-    return { lying, places: placedBlock(placesIn(impose, page, area), area, "centred") };
+    return { lying, area };
   });
-  const best = ways.reduce((a, b) => (b.places.length > a.places.length ? b : a));
-  return best.places.length > 0 ? best : null;
-}
+
+/** How a page is spread over sheets; null where no sheet has room for that. */
+export const tilingOf = (impose: Impose, page: SpreadPage, unprintable: Edges): Tiling | null =>
+  tiled(impose.tiles, page, waysOf(impose, unprintable));
+
+/** Each page over as many sheets as it takes; one that cannot be spread is on none. */
+const spreadOut = (impose: Impose, pages: readonly Size[], unprintable: Edges, bleed: Um): Imposed[] =>
+  pages.flatMap((of, page) => {
+    const tiling = tilingOf(impose, { ...of, bleed }, unprintable);
+    if (!tiling) return [];
+    const { lying, area } = tiling;
+    return tiling.tiles.map((tile): Imposed => {
+      const at = { of, turn: 0, x: um(area.x - tile.prints.x), y: um(area.y - tile.prints.y) } as const;
+      return { lying, slots: [{ page, at, part: { tile, tiling } }] };
+    });
+  });
 
 function placesIn({ grid, mayTurn, gap }: Impose, page: Size, area: Rect): MostPlace[] {
   const room: Size = { width: area.width, height: area.height };

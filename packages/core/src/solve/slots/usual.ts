@@ -1,4 +1,5 @@
 import { mm, um } from "../../base/length/index.ts";
+import { GLUED } from "../tiles/index.ts";
 import type { Impose } from "./schema.ts";
 
 /** How a job begins: a page is a sheet. The rest is what “several to a sheet” begins with. */
@@ -14,4 +15,5 @@ export const EACH_ITS_SHEET: Impose = {
   backs: "upright",
   pdf: "sheets",
   marks: "corner ticks",
+  tiles: GLUED,
 };

@@ -1,5 +1,8 @@
-import { um, writeMeasure, writeSize } from "../../../base/length/index.ts";
-import { pagesOnSheets } from "../../../job/index.ts";
+import { um, writeMeasure, writeSize, type WriteOptions } from "../../../base/length/index.ts";
+import { pagesOnSheets, type Job } from "../../../job/index.ts";
+import type { SheetPlan } from "../../../plan/index.ts";
+import { LIMITS } from "../../../schema/index.ts";
+import { LEAST_SHOWN } from "../../../solve/tiles/index.ts";
 import type { Finding, Rule } from "../finding.ts";
 
 /** Pages that fit on no sheet of the paper that the printer takes, and bleed that has no room between them. */
@@ -14,7 +17,9 @@ export const imposition: Rule = ({ job, sheets, words }) => {
   const placed = new Set(on.flatMap(({ slots }) => slots.map(({ page }) => page)));
   const left = sheets.filter((_, page) => !placed.has(page));
   const findings: Finding[] = [];
-  if (left.length > 0) {
+  if (left.length > 0 && impose.way === "tiles") {
+    findings.push(notSpread(left[0]!, job, writing));
+  } else if (left.length > 0) {
     const size = writeSize(left[0]!.trim, writing);
     const two = impose.way === "spreads" || impose.way === "tent";
     findings.push({
@@ -45,3 +50,27 @@ export const imposition: Rule = ({ job, sheets, words }) => {
   }
   return findings;
 };
+
+/** Why a page cannot be spread: no sheet has room for its joints, or there would be too many. */
+function notSpread({ trim }: SheetPlan, { impose }: Job, writing: WriteOptions): Finding {
+  const { paper, tiles } = impose;
+  const joints = (tiles.joint === "butt" ? 2 : 1) * tiles.overlap;
+  const room = Math.min(paper.width, paper.height) - 2 * impose.margin;
+  const isNarrow = room - joints < LEAST_SHOWN;
+  const overlap = um(Math.min(tiles.overlap, Math.max(0, Math.floor(room / 8000) * 1000)));
+  return {
+    rule: "page-on-no-sheet",
+    level: "wrong",
+    sentence: isNarrow
+      ? `A sheet of ${paper.name} has no room for joints of ${writeMeasure(um(joints), writing)}, so the page is on no sheet. Take larger paper, narrower joints or smaller margins.`
+      : `A page of ${writeSize(trim, writing)} takes more than ${LIMITS.sheets} sheets of ${paper.name}, the most there can be. Take larger paper or a smaller page.`,
+    cells: [],
+    ...(isNarrow &&
+      overlap < tiles.overlap && {
+        mend: {
+          label: `Let joints be ${writeMeasure(overlap, writing)} wide`,
+          edit: { do: "impose", change: { tiles: { ...tiles, overlap } } },
+        },
+      }),
+  };
+}

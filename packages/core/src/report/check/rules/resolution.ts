@@ -1,16 +1,26 @@
-import { toPx, writeNumber } from "../../../base/length/index.ts";
+import { toPx, writeMeasure, writeNumber } from "../../../base/length/index.ts";
+import { ppiSeenFrom, sharpFrom } from "../../../base/sight.ts";
 import type { JobEdit } from "../../../edit/index.ts";
+import type { Job } from "../../../job/index.ts";
+import { kindOf } from "../../../kinds/index.ts";
 import type { Finding, Inspection, Rule } from "../finding.ts";
 import { keysOf, shownShots, type ShownShot } from "../shots.ts";
 
 /** Under this many photo pixels an inch a print looks soft at reading distance; a common rule of photo labs. */
 export const SOFT_PPI = 200;
 
+/** The least that does not look soft: what is looked at from further away needs less. */
+const leastPpi = (job: Job): number => {
+  const distance = kindOf(job).seenFrom(job);
+  return distance === null ? SOFT_PPI : Math.min(SOFT_PPI, ppiSeenFrom(distance));
+};
+
 /** Photos with too few pixels for their size on paper, and photos that must be enlarged for the file's ppi. */
 export const resolution: Rule = (inspection) => {
   const shots = shownShots(inspection);
   const { ppi } = inspection.job.target;
-  const few = shots.filter(({ picture }) => picture.ppi < ppi && picture.ppi >= SOFT_PPI);
+  const least = leastPpi(inspection.job);
+  const few = shots.filter(({ picture }) => picture.ppi < ppi && picture.ppi >= least);
   return [
     ...shots.flatMap((shown) => soft(shown, inspection) ?? []),
     ...(few.length > FEW ? [enlargedMany(few, inspection)] : few.map((shown) => enlarged(shown, inspection))),
@@ -20,20 +30,26 @@ export const resolution: Rule = (inspection) => {
 /** Photos that are named one by one; of more than this it is said once. */
 const FEW = 3;
 
-function soft(shown: ShownShot, { words }: Inspection): Finding | null {
+function soft(shown: ShownShot, { job, words }: Inspection): Finding | null {
   const { ppi } = shown.picture;
-  if (ppi >= SOFT_PPI) return null;
+  const least = leastPpi(job);
+  if (ppi >= least) return null;
+  const distance = kindOf(job).seenFrom(job);
   const first = shown.cells[0]!;
-  const needed = [first.image.width, first.image.height].map((side) => Math.ceil(toPx(side, SOFT_PPI)));
+  const needed = [first.image.width, first.image.height].map((side) => Math.ceil(toPx(side, least)));
   const { scale, fit } = first.sits;
   const atFull = fit === "whole" ? ppi : ppi * scale;
+  const wants = `at least ${needed.join("\u00a0×\u00a0")} px of photo`;
   return {
     rule: "low-ppi",
-    level: ppi < SOFT_PPI / 2 ? "wrong" : "look",
-    sentence: `${shown.name} prints at ${write(ppi, words.locale)} ppi and will look soft. This cell wants at least ${needed.join("\u00a0×\u00a0")} px of photo.`,
+    level: ppi < least / 2 ? "wrong" : "look",
+    sentence:
+      distance === null
+        ? `${shown.name} prints at ${write(ppi, words.locale)} ppi and will look soft. This cell wants ${wants}.`
+        : `${shown.name} prints at ${write(ppi, words.locale)} ppi, which looks sharp from ${writeMeasure(sharpFrom(ppi), { ...words, ppi: job.target.ppi })} away. From ${writeMeasure(distance, { ...words, ppi: job.target.ppi })} it wants ${write(least, words.locale)} ppi, ${wants}.`,
     cells: keysOf(shown.cells),
     mend:
-      scale > 1 && atFull >= SOFT_PPI
+      scale > 1 && atFull >= least
         ? {
             label: "Show more of the photo",
             edit: { do: "shot", shot: shown.shot, change: { photo: shown.photo, scale: 1 } },

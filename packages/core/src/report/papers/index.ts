@@ -1,0 +1,1 @@
+export { spreadOnPapers, type OnPaper } from "./papers.ts";

@@ -1,0 +1,1 @@
+export { seamsOf, type Seams, type SeamsAlong } from "./seams.ts";

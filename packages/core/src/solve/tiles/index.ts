@@ -1,0 +1,16 @@
+export { tilesSchema, type Tiles } from "./schema.ts";
+export { divided, LEAST_SHOWN, type Division } from "./divided.ts";
+export {
+  seamLength,
+  stripsOf,
+  tiled,
+  tileName,
+  type Lying,
+  type SpreadPage,
+  type StripOf,
+  type Tile,
+  type Tiling,
+} from "./tiling.ts";
+export { sizeOf } from "./sized.ts";
+export { GLUED } from "./usual.ts";
+export { bestShift, cheaper, seamCost, SEAM_STEP, type Matters, type SeamCost } from "./seams.ts";
