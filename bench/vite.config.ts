@@ -17,6 +17,8 @@ export default defineConfig({
         "our-large": "src/ours/large.ts",
         "bare-calendar": "src/bare/calendar.ts",
         "our-calendar": "src/ours/calendar.ts",
+        "bare-mural": "src/bare/mural.ts",
+        "our-mural": "src/ours/mural.ts",
         "our-pages": "src/ours/pages.ts",
       },
       output: { entryFileNames: "[name].js" },

@@ -1,4 +1,4 @@
-/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth windows calendar`: our work beside a bare script. It is no test. */
+/** `npm run bench`, or `npm run bench -- core layouts packing sheet previews drag background contact heads lanes large pages booth windows calendar mural`: our work beside a bare script. It is no test. */
 import { availableParallelism } from "node:os";
 import { resolve } from "node:path";
 import { benchBackground } from "./background.ts";
@@ -11,6 +11,7 @@ import { benchHeads } from "./heads.ts";
 import { benchLanes } from "./lanes.ts";
 import { benchLarge } from "./large.ts";
 import { benchLayouts } from "./layouts.ts";
+import { benchMural } from "./mural.ts";
 import { benchPacking } from "./packing.ts";
 import { benchPages } from "./pages.ts";
 import { benchPreviews } from "./previews.ts";
@@ -34,6 +35,7 @@ const BENCHES: Record<string, (paths: string[]) => unknown> = {
   booth: benchBooth,
   windows: benchWindows,
   calendar: benchCalendar,
+  mural: benchMural,
 };
 
 console.log(`Node ${process.version}, ${availableParallelism()} processors`);

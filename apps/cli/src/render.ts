@@ -1,3 +1,4 @@
+import { tmpdir } from "node:os";
 import { basename, dirname, extname, join } from "node:path";
 import {
   applyEdit,
@@ -11,7 +12,7 @@ import {
   type Job,
 } from "@wide-quilt/core";
 import { BUILT_IN, builtInProfile } from "@wide-quilt/colour";
-import { NotEncoded, outputNames, paintFile, type OutputColour } from "@wide-quilt/painters";
+import { NotEncoded, outputNames, paintFile, StoredPhotos, type OutputColour } from "@wide-quilt/painters";
 import type { FoundPhotos } from "./photoFolder.ts";
 import { Said } from "./said.ts";
 
@@ -68,6 +69,7 @@ export async function render(job: Job, photos: FoundPhotos, options: RenderOptio
     facing: facingIn(wanted),
     date: new Date(0),
     files: fileOf,
+    stored: new StoredPhotos(tmpdir()),
   };
   let done = 0;
   for (const [i, { sheets: count }] of files.entries())

@@ -13,6 +13,7 @@ export { encodeSheet, JPEG_SIDE, jpegSizes, NotEncoded, type PixelFormat } from 
 export { coverage } from "./pixels/coverage.ts";
 export { paintSpace, type OutputColour, type PaintSpace } from "./colour/space.ts";
 export { UNTITLED, type FileAbout } from "./about/about.ts";
+export { StoredPhotos } from "./pixels/stored.ts";
 export type { SheetPixels } from "./pixels/canvas.ts";
 export { paintSvg, type SvgOptions } from "./svg/paint.ts";
 export { paintPdf, type PdfOptions } from "./pdf/paint.ts";

@@ -7,6 +7,7 @@ import {
   paintLook,
   paintPart,
   prepare,
+  release,
   weigh,
   type ArtworkTask,
   type DigitalTask,
@@ -21,6 +22,7 @@ let open: { setup: OpenRun; sheets: SheetPlan[] } | null = null;
 serve({
   open: async (setup: OpenRun): Promise<{ sheets: number }> => {
     const sheets = sheetsToWrite(setup);
+    if (open?.setup.run !== setup.run) await release();
     open = { setup, sheets };
     return { sheets: sheets.length };
   },

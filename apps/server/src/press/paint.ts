@@ -12,6 +12,7 @@ import {
   paintFile,
   paintSheet,
   paintSpace,
+  StoredPhotos,
   writeWhole,
   type OutputColour,
   type Watch,
@@ -38,6 +39,24 @@ const INK_SIDE = 700;
 
 /** Photos of an event’s sets, which come one by one and are printed together, and soon again; in bytes. */
 const kept = new KeptPhotos(96e6);
+
+/** Large photos that many sheets show a part of each, until no sheet of them has been painted for a while. */
+let stored: StoredPhotos | null = null;
+let resting: NodeJS.Timeout | undefined;
+const REST = 30_000;
+
+function storedIn(root: string): StoredPhotos {
+  clearTimeout(resting);
+  resting = setTimeout(() => void release(), REST).unref();
+  return (stored ??= new StoredPhotos(new DataFolder(root).unfinished));
+}
+
+/** Gives the room of photos that were decoded to the disk back. */
+export async function release(): Promise<void> {
+  const last = stored;
+  stored = null;
+  await last?.release();
+}
 
 /** Paints what a set of an event shows so far to nowhere, so that little is left to do once its last photo is there. */
 export async function prepare({ arriving, ...setup }: PrepareTask): Promise<void> {
@@ -153,6 +172,7 @@ const fileSetup = (setup: PaintSetup) => ({
   colour: colourOf(setup),
   date: new Date(setup.date),
   files: fileOf(setup),
+  stored: storedIn(setup.root),
   ...(setup.job.occasion && { kept }),
 });
 

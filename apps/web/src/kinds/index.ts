@@ -7,6 +7,7 @@ import * as contact from "./contact/index.ts";
 import * as copies from "./copies/index.ts";
 import * as free from "./free/index.ts";
 import * as mixed from "./mixed/index.ts";
+import * as mural from "./mural/index.ts";
 import * as portraits from "./portraits/index.ts";
 import * as ruler from "./ruler/index.ts";
 import * as single from "./single/index.ts";
@@ -21,6 +22,7 @@ export const PICTURES: Readonly<Record<Kind, ComponentType>> = {
   copies: copies.Picture,
   free: free.Picture,
   mixed: mixed.Picture,
+  mural: mural.Picture,
   portraits: portraits.Picture,
   ruler: ruler.Picture,
   single: single.Picture,
@@ -35,6 +37,7 @@ export const KIND_PANELS = {
   ...contact.panels,
   ...copies.panels,
   ...mixed.panels,
+  ...mural.panels,
   ...portraits.panels,
   ...single.panels,
   ...strips.panels,

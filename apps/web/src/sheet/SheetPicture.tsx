@@ -1,9 +1,11 @@
 import {
   grown,
   layers,
+  PALE,
   rectPath,
   type CellPlan,
   type Look,
+  type PagePart,
   type SheetPlan,
   type Size,
 } from "@wide-quilt/core";
@@ -96,6 +98,7 @@ export const SheetPicture = memo(function SheetPicture({
         )}
       </defs>
       {!apart && <Ground plan={plan} />}
+      {plan.part && <Part part={plan.part} photo={photo} />}
       <Inks inks={plan.backing} photo={photo} />
       {/* One flat list: a cell that is moved over others splits them into layers, and nothing is made anew for that. */}
       {painted.flatMap(({ cells, sights }, layer) => [
@@ -158,6 +161,21 @@ export const SheetPicture = memo(function SheetPicture({
     </svg>
   );
 });
+
+/** The part of a page that a sheet shows, with what is printed pale of it. */
+function Part({ part: { page, prints, pale, at }, photo }: { part: PagePart; photo: Props["photo"] }) {
+  const { x, y, width, height } = prints;
+  return (
+    <svg {...at} width={width} height={height} viewBox={`${x} ${y} ${width} ${height}`}>
+      <svg width={page.paper.width} height={page.paper.height} overflow="visible">
+        <SheetPicture plan={page} photo={photo} />
+      </svg>
+      {pale.map((strip, i) => (
+        <rect key={i} {...strip} fill="#ffffff" fillOpacity={1 - PALE} />
+      ))}
+    </svg>
+  );
+}
 
 /**
  * The marks of a sheet alone, to lie over its picture as a layer of their own: while a cell is moved they change with

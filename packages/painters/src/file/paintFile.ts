@@ -9,6 +9,7 @@ import { coverage } from "../pixels/coverage.ts";
 import { encodeSheet } from "../pixels/encode.ts";
 import type { KeptPhotos } from "../pixels/kept.ts";
 import { paintSheet } from "../pixels/paint.ts";
+import type { StoredPhotos } from "../pixels/stored.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { paintSvg } from "../svg/paint.ts";
 import { writeForNow, writeWhole } from "./atomic.ts";
@@ -29,6 +30,8 @@ export interface FileSetup {
   files: PhotoFiles;
   /** Where decoded photos are kept for the next sheet of pixels; left out, they are not. */
   kept?: KeptPhotos;
+  /** Where large photos are decoded to that many sheets show a part of; left out, each sheet decodes them. */
+  stored?: StoredPhotos;
   /** Whether it is only passed on: after a power cut it is painted again. */
   forNow?: boolean;
 }
@@ -45,7 +48,7 @@ export async function paintFile(
   setup: FileSetup,
   watch: Watch = {},
 ): Promise<number | null> {
-  const { press, colour, files, facing, kept } = setup;
+  const { press, colour, files, facing, kept, stored } = setup;
   const { file, medium, photoPpi, light } = press;
   const { format } = file;
   const about = aboutOf(setup);
@@ -53,14 +56,16 @@ export async function paintFile(
   const drawn = { about, medium, photoPpi, light, keepPlace: setup.about.keepPlace };
   switch (format) {
     case "pdf":
-      await writeWhole(path, (to) => paintPdf(sheets, files, to, { ...drawn, colour, facing }, watch));
+      await writeWhole(path, (to) =>
+        paintPdf(sheets, files, to, { ...drawn, colour, facing, stored }, watch),
+      );
       return null;
     case "svg":
       await writeWhole(path, (to) => paintSvg(sheet, files, to, drawn, watch));
       return null;
     default: {
       const space = await paintSpace(colour, format === "jpeg" ? 8 : file.depth);
-      const pixels = await paintSheet(sheet, files, watch, { space, medium, light, kept });
+      const pixels = await paintSheet(sheet, files, watch, { space, medium, light, kept, stored });
       await goOn(watch);
       const place = setup.about.keepPlace ? await onlyPlace(sheet, files) : null;
       const written = await encodeSheet(pixels, sheet.ppi, { ...file, format }, { ...about, place });

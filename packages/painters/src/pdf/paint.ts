@@ -13,6 +13,7 @@ import {
 import { MAKER, UNTITLED, type FileAbout } from "../about/about.ts";
 import { SRGB_OUT, type OutputColour } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
+import type { StoredPhotos } from "../pixels/stored.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { paintBands, shape } from "./bands.ts";
 import { paintInk } from "./ink.ts";
@@ -30,6 +31,8 @@ export interface PdfOptions extends Partial<Omit<Embedding, "ppi" | "inks">> {
   colour?: OutputColour | null;
   /** Where the first of pages that face each other lies, for whoever opens the file; null where none do. */
   facing?: "left" | "right" | null;
+  /** Where large photos are decoded to that many sheets show a part of. */
+  stored?: StoredPhotos;
 }
 
 /**
@@ -53,6 +56,7 @@ export async function paintPdf(
     keepPlace = false,
     light = false,
     facing = null,
+    stored,
   } = options;
   const doc = new PDFDocument({
     autoFirstPage: false,
@@ -91,7 +95,7 @@ export async function paintPdf(
       manageColours(doc, colour, pictures);
       if (sheet.part) {
         await drained(out);
-        const setup = { colour, files, medium, light };
+        const setup = { colour, files, medium, light, stored };
         await paintPagePart(doc, sheet.part, ppi, pictures, setup, watch);
       }
       for (const ground of sheet.grounds) paintGround(doc, ground);

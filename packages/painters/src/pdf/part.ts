@@ -15,7 +15,7 @@ const QUALITY = 95;
 const HAIR = 0.01;
 
 /** What a part of a page is painted with. */
-export interface PartSetup extends Pick<PaintSetup, "medium" | "light" | "kept"> {
+export interface PartSetup extends Pick<PaintSetup, "medium" | "light" | "stored"> {
   colour: OutputColour | null;
   files: PhotoFiles;
 }

@@ -44,15 +44,23 @@ const SPARE = 1.5;
 /** The same where light is weighed: squares of pixels are added up, which lets less pass than Lanczos does. */
 const SPARE_LIGHT = 2;
 
-/**
- * Decodes as much of a photo as its cells show, once, at no more than the resolution they can use. What the file says of
- * itself is read where it is not known.
- */
-export async function decode(
+/** A photo that is about to be decoded. */
+export interface Opened {
+  image: Sharp;
+  colours: OwnColours;
+  /** The part of the upright photo that its pixels will be. */
+  part: Part;
+  /** How many of its pixels there are to one of the sheet. */
+  finer: number;
+  byLight: boolean;
+}
+
+/** Opens as much of a photo as its cells show, at no more than the resolution they can use. */
+export async function opened(
   path: string,
   { turn, part: need, size, depth, inks, light }: Wanted,
   known?: Metadata,
-): Promise<Decoded> {
+): Promise<Opened> {
   const meta = known ?? (await openPhoto(path).metadata());
   const full = meta.autoOrient;
   const colours = ownColours(meta, depth, inks);
@@ -80,10 +88,20 @@ export async function decode(
     if (region.width === full.width && region.height === full.height && colours.channels === 3)
       part = loadedPart(meta, to);
   }
+  return { image, colours, part, finer, byLight };
+}
+
+/**
+ * Decodes as much of a photo as its cells show, once, at no more than the resolution they can use. What the file says of
+ * itself is read where it is not known.
+ */
+export async function decode(path: string, wanted: Wanted, known?: Metadata): Promise<Decoded> {
+  const { turn } = wanted;
+  const { image, colours, part: seen, finer, byLight } = await opened(path, wanted, known);
   const upright = await rawOf(image, colours.depth);
   const lying = turn === 0 ? upright : await rawOf(fromRaw(upright).rotate(turn), colours.depth);
-  part = afterTurn(part, turn);
-  const by = byLight ? Math.floor(finer / SPARE_LIGHT) : 1;
+  const part = afterTurn(seen, turn);
+  const by = meanOf({ finer, byLight });
   if (by <= 1) return { ...lying, colours, part, byLight };
   const small = meanLight(lying, by);
   const across = (part.right - part.left) * ((small.width * by) / lying.width);
@@ -95,6 +113,10 @@ export async function decode(
     byLight,
   };
 }
+
+/** Of how many pixels along each side one is made before light is weighed; 1 for none. */
+export const meanOf = ({ finer, byLight }: Pick<Opened, "finer" | "byLight">): number =>
+  byLight ? Math.max(1, Math.floor(finer / SPARE_LIGHT)) : 1;
 
 /** Raw pixels as a picture again; those of four inks only to be turned. */
 export function fromRaw({ data, width, height, channels }: Raw): Sharp {
@@ -111,8 +133,12 @@ export async function rawOf(image: Sharp, depth: 8 | 16): Promise<Raw> {
   return { data: samplesOf(data, info, depth), width, height, channels };
 }
 
-const samplesOf = (data: Buffer, { width, height, channels }: OutputInfo, depth: 8 | 16): Samples =>
-  depth === 8 ? data : new Uint16Array(data.buffer, data.byteOffset, width * height * channels);
+/** Bytes as samples of so many bits. */
+export const samplesOf = (
+  data: Buffer,
+  { width, height, channels }: Pick<OutputInfo, "width" | "height" | "channels">,
+  depth: 8 | 16,
+): Samples => (depth === 8 ? data : new Uint16Array(data.buffer, data.byteOffset, width * height * channels));
 
 /** The whole photo pixels of a part, with a margin, inside the photo. */
 function pixelsOf(part: Part, full: { width: number; height: number }) {

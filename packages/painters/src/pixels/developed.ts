@@ -3,11 +3,12 @@ import { sharpening, toPx, type CellPlan, type Medium, type PixelBox } from "@wi
 import type { PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import type { Watch } from "../progress.ts";
-import { decode, type Raw, type Wanted } from "./decode.ts";
+import { decode, type Decoded, type Raw, type Wanted } from "./decode.ts";
 import type { KeptPhoto, KeptPhotos } from "./kept.ts";
 import { LIGHT } from "./light.ts";
 import { union, type Part } from "./part.ts";
-import { resampled, type Along } from "./resample.ts";
+import { lookedAt, resampled, type Along } from "./resample.ts";
+import type { Stored, StoredPhotos } from "./stored.ts";
 import { worn } from "./worn.ts";
 
 /** A cell with a picture and the part of the photo it shows. */
@@ -32,6 +33,8 @@ export interface Developing {
   light: boolean;
   /** Where decoded photos are kept for the next sheet; left out, they are not. */
   kept?: KeptPhotos;
+  /** Where large photos are decoded to that many sheets show a part of; left out, each sheet decodes them. */
+  stored?: StoredPhotos;
   /** Whether no other sheet shows the same again: what is cut out is then not kept. */
   once?: boolean;
 }
@@ -39,9 +42,7 @@ export interface Developing {
 /** Gets a photo ready for the cells that show it at one size and turn: it is decoded once for all of them. */
 export async function developed(shown: readonly Shown[], how: Developing, watch: Watch): Promise<Developed> {
   const { ppi, space, medium } = how;
-  const { decoded, crops } = decodedFor(shown, how);
-  const done: KeptPhoto["crops"] = how.once ? new Map() : crops;
-  const photo = await decoded;
+  const { photo, crops: done } = await photoFor(shown, how);
   const { colours, part } = photo;
 
   /** A box from where the photo lies, seen from the box’s corner. */
@@ -53,7 +54,9 @@ export async function developed(shown: readonly Shown[], how: Developing, watch:
   ): Promise<Samples> => {
     const box = { left: 0, top: 0, width, height };
     const way = photo.byLight ? LIGHT : null;
-    const data = await resampled(photo, { across, down }, box, colours.depth, way, watch);
+    const lies = { across, down };
+    const source = "read" in photo ? { ...photo, ...(await photo.read(lookedAt(photo, lies, box))) } : photo;
+    const data = await resampled(source, lies, box, colours.depth, way, watch);
     const wearing = { look, sharpening: sharpening(strength, medium, piece) };
     const own: Raw = { data, width, height, channels: photo.channels };
     const { raw, profile } = await worn(own, colours, wearing, ppi, space);
@@ -80,7 +83,10 @@ export async function developed(shown: readonly Shown[], how: Developing, watch:
 }
 
 /** The photo that cells show, decoded for them, and what was cut out of it before. */
-function decodedFor(shown: readonly Shown[], { ppi, files, space, light, kept }: Developing): KeptPhoto {
+async function photoFor(
+  shown: readonly Shown[],
+  { ppi, files, space, light, kept, stored, once }: Developing,
+): Promise<{ photo: Decoded | Stored; crops: KeptPhoto["crops"] }> {
   const { paints, picture } = shown[0]!.cell;
   const { placed, turn } = picture!;
   const wanted: Wanted = {
@@ -91,8 +97,14 @@ function decodedFor(shown: readonly Shown[], { ppi, files, space, light, kept }:
     inks: space.profile === null ? "no inks" : "inks",
     light,
   };
-  const now = () => decode(files(paints!), wanted);
-  return kept ? kept.get(paints!, wanted, now) : { decoded: now(), crops: new Map() };
+  const path = files(paints!);
+  const onDisk = once && stored ? await stored.get(paints!, path, wanted) : null;
+  if (onDisk) return { photo: onDisk, crops: new Map() };
+  const now = () => decode(path, wanted);
+  const { decoded, crops } = kept
+    ? kept.get(paints!, wanted, now)
+    : { decoded: now(), crops: new Map<string, Promise<Samples>>() };
+  return { photo: await decoded, crops: once ? new Map() : crops };
 }
 
 /** Cells whose photos lie within so much of a pixel alike are alike: a thirty-second, which nobody can see or measure. */

@@ -22,6 +22,7 @@ import type { KeptPhotos } from "./kept.ts";
 import { levelled } from "./level.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
 import { seenPart } from "./part.ts";
+import type { StoredPhotos } from "./stored.ts";
 import { tilted } from "./tilt.ts";
 
 /** How a sheet is painted; sRGB of eight bits for glossy paper, not weighed by light, where nothing is said. */
@@ -32,6 +33,8 @@ export interface PaintSetup {
   light?: boolean;
   /** Where decoded photos are kept for the next sheet; left out, they are not. */
   kept?: KeptPhotos;
+  /** Where large photos are decoded to that many sheets show a part of; left out, each sheet decodes them. */
+  stored?: StoredPhotos;
 }
 
 /**
@@ -90,7 +93,7 @@ async function paintOnto(
   ppi: number,
   files: PhotoFiles,
   watch: Watch,
-  { space, medium = "glossy", light = false, kept, once }: Painting,
+  { space, medium = "glossy", light = false, kept, stored, once }: Painting,
 ): Promise<void> {
   for (const ground of plan.grounds) paintGround(sheet, ground, ppi);
   await paintInk(sheet, ofSheet(plan.backing), ppi, files);
@@ -101,7 +104,7 @@ async function paintOnto(
       await goOn(watch);
       const here = sights.filter(({ cell }) => reaches(cell, sheet, ppi));
       if (here.length === 0) return;
-      const photo = await developed(sights, { ppi, files, space, medium, light, kept, once }, watch);
+      const photo = await developed(sights, { ppi, files, space, medium, light, kept, stored, once }, watch);
       for (const { cell, rect } of here) {
         const isLevel = cell.picture!.level === 0;
         const whole = pixelBox(isLevel ? rect : cell.image, ppi);

@@ -62,6 +62,24 @@ export async function resampled(
   return out;
 }
 
+/** The pixels of a photo that a box looks at: what has to be held of it. */
+export function lookedAt(
+  { width, height }: Pick<Source, "width" | "height">,
+  { across, down }: { across: Along; down: Along },
+  box: PixelBox,
+): PixelBox {
+  const [left, right] = spanOf(lookingBack(across, box.left, box.width, width));
+  const [top, bottom] = spanOf(lookingBack(down, box.top, box.height, height));
+  return { left, top, width: right - left, height: bottom - top };
+}
+
+function spanOf({ first, count }: LookingBack): [from: number, to: number] {
+  return [
+    first.reduce((least, one) => Math.min(least, one)),
+    first.reduce((end, one, i) => Math.max(end, one + count[i]!), 0),
+  ];
+}
+
 /** Pixels after which others get their turn: some hundredths of a second. */
 const BREATH = 2_000_000;
 
@@ -118,15 +136,14 @@ class Lines {
 
   constructor(
     private readonly source: Source,
-    { first, count }: LookingBack,
+    columns: LookingBack,
     private readonly weigher: Weigher,
     private readonly most: number,
     light: Light | null,
   ) {
     const { data } = source;
     this.holds = new Int32Array(most).fill(-1);
-    this.from = first.reduce((least, one) => Math.min(least, one));
-    this.to = first.reduce((end, one, x) => Math.max(end, one + count[x]!), 0);
+    [this.from, this.to] = spanOf(columns);
     this.table = light && !(data instanceof Float32Array) ? light.table(data) : null;
   }
 
@@ -142,14 +159,16 @@ class Lines {
   }
 
   private unpack(row: number): void {
-    const { data, width, channels } = this.source;
+    const { data, channels, held } = this.source;
+    const { left, top, width } = held ?? { left: 0, top: 0, width: this.source.width };
     const { table, from, to } = this;
     const { plane } = this.weigher;
+    const [first, end] = [(row - top) * width + from - left, (row - top) * width + to - left];
     if (data instanceof Float32Array) {
-      plane.set(data.subarray((row * width + from) * LANES, (row * width + to) * LANES), from * LANES);
+      plane.set(data.subarray(first * LANES, end * LANES), from * LANES);
       return;
     }
-    const line = data.subarray((row * width + from) * channels, (row * width + to) * channels);
+    const line = data.subarray(first * channels, end * channels);
     if (!table) {
       this.weigher.unpack(line, from, channels);
       return;

@@ -6,4 +6,6 @@ export interface Source {
   width: number;
   height: number;
   channels: number;
+  /** Which of its pixels are held, where those are not all. */
+  held?: { left: number; top: number; width: number };
 }

@@ -24,6 +24,7 @@ export const FootBar = memo(function FootBar() {
   const trueSize = useTrueSize();
   const [keys, setKeys] = useState(false);
   const imposes = useAppSelector((state) => selectJob(state)?.impose.way !== "one");
+  const spread = useAppSelector((state) => selectJob(state)?.impose.way === "tiles");
   const printed = useAppSelector(selectIsPrinted);
   const selectShown = printed ? selectPrintedSheet : selectSheet;
   const number = useAppSelector((state) => selectShown(state)?.number ?? 0);
@@ -42,7 +43,7 @@ export const FootBar = memo(function FootBar() {
           label="What lies on the table"
           value={printed ? "printed" : "pages"}
           choices={[
-            { value: "pages", text: "Pages" },
+            { value: "pages", text: spread ? "As it hangs" : "Pages" },
             { value: "printed", text: "As printed" },
           ]}
           onChange={(next) => dispatch(aided({ printed: next === "printed" }))}

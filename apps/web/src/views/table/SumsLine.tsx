@@ -1,8 +1,14 @@
-import { isTrue, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
+import { isTrue, sharpFrom, tilingOf, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
 import type { ReactNode } from "react";
 import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
-import { selectJob, selectPrintedSheet, selectSums, selectToCheck } from "../../table/sheets.ts";
+import {
+  selectJob,
+  selectPrintedSheet,
+  selectSheets,
+  selectSums,
+  selectToCheck,
+} from "../../table/sheets.ts";
 import { moneyIn, useWords, type Words } from "../../words/words.ts";
 
 /** The results of the ticket in one line: nobody needs paper and pencil. */
@@ -13,6 +19,7 @@ export function SumsLine() {
   const prices = useLaterSelector((state) => state.openJob.job?.target.printer.price);
   const searching = useLaterSelector((state) => state.view.searching);
   const imposes = useLaterSelector((state) => selectJob(state)?.impose.way !== "one");
+  const spread = useLaterSelector((state) => selectJob(state)?.impose.way === "tiles");
   const isWrong = useLaterSelector(selectToCheck).length > 0;
   if (!sums || !prices) return null;
   const money = moneyIn(prices.currency);
@@ -36,7 +43,7 @@ export function SumsLine() {
       className="measure mt-1 flex flex-wrap gap-x-[18px] gap-y-0.5 text-[12.5px] text-ink-2"
     >
       {!imposes && <Fits sums={layout} laid={pieces} />}
-      {imposes && <Sum name="pages">{pages}</Sum>}
+      {imposes && !spread && <Sum name="pages">{pages}</Sum>}
       <Sum name="sheets">
         {sheets}
         {searching && <span className="text-ink-2">, looking for fewer …</span>}
@@ -46,8 +53,9 @@ export function SumsLine() {
           </span>
         )}
       </Sum>
+      {spread && <Spread />}
       <Sum name="paper used">{words.percent(used)}</Sum>
-      <Sum name="left over">{sayLeftOver(leftOver, words)}</Sum>
+      {!spread && <Sum name="left over">{sayLeftOver(leftOver, words)}</Sum>}
       <Sum name="file">
         {pixels.width} × {pixels.height} px
       </Sum>
@@ -58,6 +66,27 @@ export function SumsLine() {
       </Sum>
       <Corrected />
     </dl>
+  );
+}
+
+/** How the first page is put together, and from how far it looks sharp. */
+function Spread() {
+  const job = useLaterSelector(selectJob);
+  const page = useLaterSelector((state) => selectSheets(state)[0]);
+  const words = useWords();
+  if (!job || !page) return null;
+  const { impose, target } = job;
+  const tiling = tilingOf(impose, { ...page.trim, bleed: target.bleed }, target.printer.unprintable);
+  if (!tiling) return null;
+  const { columns, rows } = tiling;
+  const least = Math.min(target.ppi, ...page.cells.flatMap(({ picture }) => picture?.ppi ?? []));
+  return (
+    <>
+      <Sum name="joints">{(columns - 1) * rows + columns * (rows - 1)}</Sum>
+      <Sum name="sharp from">
+        {words.measure(sharpFrom(least))} <span className="text-ink-2">away</span>
+      </Sum>
+    </>
   );
 }
 

@@ -25,6 +25,7 @@ import { Ghost } from "./Ghost.tsx";
 import { HeadGuides } from "./HeadGuides.tsx";
 import { Items } from "./Items.tsx";
 import { Rulers } from "./Rulers.tsx";
+import { Seams } from "./Seams.tsx";
 import { Stick } from "./Stick.tsx";
 import { facing } from "./pages.ts";
 import { useKeptPoint, type TablePoint } from "./useKeptPoint.ts";
@@ -219,6 +220,7 @@ function SheetOnTable({ sheet, px, scale, left, top, active }: SheetProps) {
         <Cells sheet={inHand ? sheet : later} px={px} onBare={setDrop} />
         <Items sheet={sheet} px={px} />
         <Divider sheet={sheet} px={px} />
+        <Seams sheet={later} px={px} />
         <FirstStep empty={sheet.cells.length === 0} />
         {rulers && <Rulers sheet={sheet} px={px} />}
         {cell && !several && <HeadGuides cell={cell} px={px} />}
@@ -257,6 +259,7 @@ function PrintedSheet({ sheet, px, scale, left, top }: Omit<SheetProps, "active"
         className="measure absolute -translate-x-1/2 text-[12px] text-ink"
         style={{ left: left + width / 2, top: top + height + 14 }}
       >
+        {sheet.part && `${sheet.part.name}: `}
         {sheet.stock.name}, {words.size(sheet.paper)}
       </p>
     </>

@@ -1,4 +1,4 @@
-import { LIMITS, paperById, PAPERS, placesFor, um, type Impose } from "@wide-quilt/core";
+import { LIMITS, placesFor, um, type Impose } from "@wide-quilt/core";
 import { useAppSelector } from "../../../../app/hooks.ts";
 import { selectPrinted, selectSheets } from "../../../../table/sheets.ts";
 import { Check } from "../../../../ui/Check.tsx";
@@ -8,9 +8,10 @@ import { NumberField } from "../../../../ui/NumberField.tsx";
 import { SelectField } from "../../../../ui/SelectField.tsx";
 import { FacingField } from "../../FacingField.tsx";
 import { MARK_KINDS } from "./MarksPanel.tsx";
-import { SizeFields } from "./SizeFields.tsx";
 import type { PanelProps } from "../../../../kinds/panel.tsx";
-import { typedPaper } from "./typedPaper.ts";
+import { JointFields } from "./spread/JointFields.tsx";
+import { MarginField, PaperFields, type ImposeProps } from "./spread/PaperFields.tsx";
+import { SeamFields } from "./spread/SeamFields.tsx";
 
 const WAYS: { value: Impose["way"]; text: string; about: string }[] = [
   { value: "one", text: "A page to a sheet", about: "what is laid out is what the printer takes" },
@@ -25,6 +26,11 @@ const WAYS: { value: Impose["way"]; text: string; about: string }[] = [
     text: "Back to back, folded to a tent",
     about: "two pages with their heads at the fold, for the desk",
   },
+  {
+    value: "tiles",
+    text: "Spread over several sheets",
+    about: "a page larger than any sheet, put together afterwards",
+  },
 ];
 
 const ORDERS: { value: Impose["order"]; text: string; about: string }[] = [
@@ -35,12 +41,6 @@ const ORDERS: { value: Impose["order"]; text: string; about: string }[] = [
     text: "So that cut stacks lie in order",
     about: "cut the pile, lay one stack on the next, and pages follow each other",
   },
-];
-
-const LIES: { value: Impose["lie"]; text: string }[] = [
-  { value: "most", text: "as it holds the most" },
-  { value: "portrait", text: "upright" },
-  { value: "landscape", text: "on its side" },
 ];
 
 const PDFS: { value: Impose["pdf"]; text: string }[] = [
@@ -58,33 +58,12 @@ export function ImposePanel({ job, words, change }: PanelProps) {
   const choose = (way: Impose["way"]) =>
     set(way === "spreads" && impose.way !== "spreads" ? { way, paper: spreadOf(page) } : { way });
   const holds = placesFor(impose, page, job.target.printer.unprintable)?.places.length ?? 0;
-  const known = PAPERS.find(({ name }) => name === impose.paper.name);
   return (
     <div className="flex flex-col gap-3">
       <ChoiceList label="Pages to a sheet" value={impose.way} onChange={choose} choices={WAYS} />
       {impose.way !== "one" && (
         <div className="flex flex-col gap-2.5 border-t border-line pt-3">
-          <div className="grid grid-cols-2 gap-2">
-            <SelectField
-              label="Paper that the printer takes"
-              value={known?.id ?? ""}
-              choices={[
-                ...(known ? [] : [{ value: "", text: impose.paper.name }]),
-                ...PAPERS.map(({ id, name }) => ({ value: id, text: name })),
-              ]}
-              onChange={(id) => {
-                const { name, width, height } = paperById(id);
-                set({ paper: { name, width, height } });
-              }}
-            />
-            <SelectField label="It lies" value={impose.lie} choices={LIES} onChange={(lie) => set({ lie })} />
-          </div>
-          <SizeFields
-            size={impose.paper}
-            range={LIMITS.paper}
-            words={words}
-            onChange={(size, gesture) => set({ paper: typedPaper(size, words) }, gesture)}
-          />
+          <PaperFields impose={impose} words={words} set={set} />
         </div>
       )}
       {impose.way === "one" && pages.length > 1 && (
@@ -95,6 +74,13 @@ export function ImposePanel({ job, words, change }: PanelProps) {
         />
       )}
       {impose.way === "several" && <Several impose={impose} words={words} set={set} />}
+      {impose.way === "tiles" && (
+        <>
+          <MarginField impose={impose} words={words} set={set} />
+          <JointFields impose={impose} words={words} set={set} />
+          <SeamFields job={job} words={words} change={change} />
+        </>
+      )}
       {impose.way === "spreads" && <FacingField facing={job.sheet.facing ?? "right"} />}
       {impose.way !== "one" && (
         <>
@@ -123,14 +109,8 @@ const spreadOf = ({ width, height }: { width: number; height: number }): Impose[
   height: um(height),
 });
 
-interface SeveralProps {
-  impose: Impose;
-  words: PanelProps["words"];
-  set(next: Partial<Impose>, gesture?: string): void;
-}
-
 /** How many pages there are on a sheet, in which order, and how far apart. */
-function Several({ impose, words, set }: SeveralProps) {
+function Several({ impose, words, set }: ImposeProps) {
   const { grid } = impose;
   return (
     <div className="flex flex-col gap-3">
@@ -172,13 +152,7 @@ function Several({ impose, words, set }: SeveralProps) {
           words={words}
           onChange={(gap, g) => set({ gap }, g)}
         />
-        <LengthField
-          label="Kept free at the edges"
-          value={impose.margin}
-          range={LIMITS.margin}
-          words={words}
-          onChange={(margin, g) => set({ margin }, g)}
-        />
+        <MarginField impose={impose} words={words} set={set} />
       </div>
       <ChoiceList
         label="Which pages share a sheet"

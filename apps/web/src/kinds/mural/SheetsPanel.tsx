@@ -1,0 +1,95 @@
+import { PAPERS, prefersLetter, spreadOnPapers, um, type OnPaper } from "@wide-quilt/core";
+import { useMemo, useState } from "react";
+import { LOCALE } from "../../app/preferences.ts";
+import { useAppSelector } from "../../app/hooks.ts";
+import { selectLayout } from "../../table/sheets.ts";
+import { Segments } from "../../ui/Segments.tsx";
+import { MarginField, PaperFields } from "../../views/table/ticket/panels/spread/PaperFields.tsx";
+import { moneyIn } from "../../words/words.ts";
+import { panelOf } from "../panel.tsx";
+
+type By = "sheets" | "waste" | "price" | "seams" | "meet";
+
+const BYS: { value: By; text: string }[] = [
+  { value: "sheets", text: "Sheets" },
+  { value: "waste", text: "Waste" },
+  { value: "price", text: "Price" },
+  { value: "seams", text: "Seams" },
+  { value: "meet", text: "Corners" },
+];
+
+/** The paper of the sheets, and all papers compared, both ways to lie. */
+export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
+  const size = useAppSelector((state) => selectLayout(state)?.sums.size);
+  const [by, setBy] = useState<By>("sheets");
+  const { impose, target } = job;
+  const set = (next: Partial<typeof impose>, gesture?: string) =>
+    change({ do: "impose", change: next }, gesture);
+  const money = moneyIn(target.printer.price.currency);
+  const found = useMemo(() => {
+    if (!size) return [];
+    const known = PAPERS.map(({ name, width, height }) => ({ name, width, height }));
+    return spreadOnPapers(job, { ...size, bleed: um(target.bleed) }, known);
+  }, [job, size, target.bleed]);
+  const sorted = found.toSorted((a, b) => a[by] - b[by] || a.sheets - b.sheets || a.waste - b.waste);
+  const isNow = ({ paper, lie }: OnPaper) =>
+    paper.name === impose.paper.name && (impose.lie === lie || impose.lie === "most");
+  return (
+    <div className="flex flex-col gap-3">
+      <PaperFields impose={impose} words={words} set={set} />
+      <MarginField impose={impose} words={words} set={set} />
+      {size && (
+        <section className="flex flex-col gap-2 border-t border-line pt-3">
+          <h3 className="text-[12.5px] text-ink-2">
+            {words.size(size)} over other papers, the least first by
+          </h3>
+          <Segments<By> label="Compare papers by" value={by} onChange={setBy} choices={BYS} />
+          <div className="max-h-56 overflow-y-auto" tabIndex={0} role="region" aria-label="Papers compared">
+            <table className="w-full text-[12.5px]">
+              <thead className="sticky top-0 bg-white text-left text-ink-2">
+                <tr className="border-b border-line">
+                  <th className="py-1 font-medium">Paper</th>
+                  {["Sheets", "Waste", "Price", "Seams", "Corners"].map((heading) => (
+                    <th key={heading} className="py-1 text-right font-medium">
+                      {heading}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {sorted.map((one) => (
+                  <tr key={`${one.paper.name} ${one.lie}`} className={isNow(one) ? "bg-accent-soft" : ""}>
+                    <td>
+                      <button
+                        type="button"
+                        className="rounded px-1 py-0.5 text-left text-accent hover:bg-accent-soft"
+                        aria-label={`Take ${one.paper.name}, ${LIES[one.lie]}`}
+                        onClick={() => set({ paper: one.paper, lie: one.lie })}
+                      >
+                        {one.paper.name}, {LIES[one.lie]}
+                      </button>
+                    </td>
+                    <td className="measure text-right">
+                      {one.columns} × {one.rows} = {one.sheets}
+                    </td>
+                    <td className="measure text-right">{words.percent(one.waste)}</td>
+                    <td className="measure text-right">{money(one.price)}</td>
+                    <td className="measure text-right">{words.number(one.seams / SEAM_UNIT, 1, 1)}</td>
+                    <td className="measure text-right">{one.meet}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <p className="text-[12px] text-ink-3">
+            Seams: their length in {IN_FEET ? "feet" : "metres"}. Corners: places where four sheets meet.
+          </p>
+        </section>
+      )}
+    </div>
+  );
+});
+
+const LIES = { portrait: "upright", landscape: "on its side" } as const;
+const IN_FEET = prefersLetter(LOCALE);
+const SEAM_UNIT = IN_FEET ? 304_800 : 1_000_000;

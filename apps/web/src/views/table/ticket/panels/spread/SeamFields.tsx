@@ -1,0 +1,79 @@
+import { seamsOf, um, type SeamsAlong, type Tiles } from "@wide-quilt/core";
+import { useAppSelector } from "../../../../../app/hooks.ts";
+import { selectSheets } from "../../../../../table/sheets.ts";
+import { LengthField } from "../../../../../ui/LengthField.tsx";
+import type { PanelProps } from "../../../../../kinds/panel.tsx";
+
+const BUTTON =
+  "rounded-md border border-edge bg-white px-2.5 py-1.5 text-[13px] hover:border-accent hover:text-accent disabled:opacity-40";
+
+/** Where the seams fall, and the place where they harm least. */
+export function SeamFields({ job, words, change }: PanelProps) {
+  const pages = useAppSelector(selectSheets);
+  const photos = useAppSelector((state) => state.openJob.photos);
+  const { tiles } = job.impose;
+  const set = (shift: Partial<Tiles["shift"]>, gesture?: string) =>
+    change({ do: "impose", change: { tiles: { ...tiles, shift: { ...tiles.shift, ...shift } } } }, gesture);
+  // Pages of a job are spread alike: where there are several, the first one is looked at.
+  const [first] = seamsOf(job, photos, pages.slice(0, 1));
+  if (!first) return <p className="text-[13px] text-ink-2">There is no page to be spread yet.</p>;
+  const { across, down } = first;
+  const isBest =
+    across.best.shift === shiftOf(across, tiles.shift.across) &&
+    down.best.shift === shiftOf(down, tiles.shift.down);
+  return (
+    <div className="flex flex-col gap-3">
+      <p className="text-[12.5px] text-ink-2">
+        All seams are moved together, as far as sheets have room. A head that none can go around is told in
+        “To check”.
+      </p>
+      <div className="grid grid-cols-2 gap-2">
+        <LengthField
+          label="Upright seams to the left"
+          value={shiftOf(across, tiles.shift.across)}
+          range={across.shifts}
+          words={words}
+          onChange={(to, g) => set({ across: to }, g)}
+        />
+        <LengthField
+          label="Level seams up"
+          value={shiftOf(down, tiles.shift.down)}
+          range={down.shifts}
+          words={words}
+          onChange={(to, g) => set({ down: to }, g)}
+        />
+      </div>
+      <p role="status" className="text-[12.5px] text-ink-2">
+        {sayHeads(across.cost.heads + down.cost.heads)}
+        {isBest && " No other place harms less."}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className={BUTTON}
+          disabled={isBest}
+          onClick={() => set({ across: across.best.shift, down: down.best.shift })}
+        >
+          Move seams where they harm least
+        </button>
+        <button
+          type="button"
+          className={BUTTON}
+          disabled={tiles.shift.across === 0 && tiles.shift.down === 0}
+          onClick={() => set({ across: um(0), down: um(0) })}
+        >
+          Let them fall by themselves
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** A shift as far as sheets have room for it. */
+const shiftOf = ({ shifts }: SeamsAlong, asked: number) =>
+  um(Math.min(Math.max(asked, shifts.least), shifts.most));
+
+const sayHeads = (heads: number) =>
+  heads === 0
+    ? "No seam goes through a head."
+    : `${heads === 1 ? "One seam goes" : `${heads} times a seam goes`} through a head.`;
