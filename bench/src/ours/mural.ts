@@ -26,13 +26,16 @@ const sheets = imposed(job, arrange(job, photos));
 if (sheets.length !== 36 || sheets.some(({ pixels }) => pixels.width !== 2000 || pixels.height !== 3000))
   throw new Error("These are not the sheets that the bare script makes.");
 const stored = new StoredPhotos(folder);
+// While one sheet is packed the next one is painted, as the server does it in two processes.
+let packing = Promise.resolve();
 for (const [i, sheet] of sheets.entries()) {
   const pixels = await paintSheet(sheet, (id) => id, {}, { stored });
-  writeFileSync(
-    join(folder, `ours-${i}.jpg`),
-    await encodeSheet(pixels, 200, { format: "jpeg", quality: 92 }),
+  await packing;
+  packing = encodeSheet(pixels, 200, { format: "jpeg", quality: 92 }).then((file) =>
+    writeFileSync(join(folder, `ours-${i}.jpg`), file),
   );
 }
+await packing;
 const peak = Number(/VmHWM:\s+(\d+)/.exec(readFileSync("/proc/self/status", "utf8"))![1]) / 1024;
 console.log(`${performance.now() - start} ${peak}`);
 await stored.release();

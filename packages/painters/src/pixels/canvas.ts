@@ -150,3 +150,18 @@ export function makePale(sheet: SheetPixels, at: PixelBox): void {
       sheet.data[i] = Math.round(paper + (sheet.data[i]! - paper) * PALE);
   }
 }
+
+/** Makes everything but a box bare paper again. */
+export function clearAround(sheet: SheetPixels, at: PixelBox): void {
+  const { channels, paper } = sheet.space;
+  const { left, top, width, height } = onto(sheet, at);
+  const row = sheet.width * channels;
+  for (let y = 0; y < sheet.height; y++) {
+    const [from, to] = [y * row, (y + 1) * row];
+    if (y < top || y >= top + height) sheet.data.fill(paper, from, to);
+    else {
+      sheet.data.fill(paper, from, from + Math.max(0, Math.min(sheet.width, left)) * channels);
+      sheet.data.fill(paper, from + Math.max(0, Math.min(sheet.width, left + width)) * channels, to);
+    }
+  }
+}

@@ -5,6 +5,7 @@ import {
   type CellPlan,
   type Ink,
   type Medium,
+  type PagePart,
   type PixelBox,
   type Rect,
   type SheetPlan,
@@ -14,7 +15,15 @@ import { paintSpace, type PaintSpace } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { goOn, type Watch } from "../progress.ts";
 import { asOverlay, isRounded, paintBands, paintPiece } from "./bands.ts";
-import { blankSheet, blendOnto, copyOnto, fillBox, makePale, type SheetPixels } from "./canvas.ts";
+import {
+  blankSheet,
+  blendOnto,
+  copyOnto,
+  fillBox,
+  makePale,
+  clearAround,
+  type SheetPixels,
+} from "./canvas.ts";
 import { developed, type Shown } from "./developed.ts";
 import { paintGround } from "./ground.ts";
 import { paintInk, type Laid } from "./ink.ts";
@@ -50,18 +59,28 @@ export async function paintSheet(
   setup: PaintSetup = {},
 ): Promise<SheetPixels> {
   const { space = await paintSpace() } = setup;
-  const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
   const how = { ...setup, space };
-  if (plan.part) {
-    const { prints, at, pale } = plan.part;
-    const box = pixelBox(prints, plan.ppi);
-    const seen = await paintPart(plan.part.page, plan.ppi, box, files, watch, how);
-    for (const strip of pale) makePale(seen, pixelBox(strip, plan.ppi));
-    const [left, top] = [Math.round(toPx(at.x, plan.ppi)), Math.round(toPx(at.y, plan.ppi))];
-    copyOnto(sheet, seen.data, { ...box, left, top });
-  }
+  const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
+  if (plan.part) await paintPartOnto(sheet, plan.part, plan.ppi, files, watch, how);
   await paintOnto(sheet, plan, plan.ppi, files, watch, how);
   return sheet;
+}
+
+/** Paints the part of a page that a sheet shows, and takes away what the page has beside it. */
+async function paintPartOnto(
+  sheet: SheetPixels,
+  { page, prints, pale, at }: PagePart,
+  ppi: number,
+  files: PhotoFiles,
+  watch: Watch,
+  how: Painting,
+): Promise<void> {
+  const box = pixelBox(prints, ppi);
+  const [left, top] = [Math.round(toPx(at.x, ppi)), Math.round(toPx(at.y, ppi))];
+  const onPage: SheetPixels = { ...sheet, left: box.left - left, top: box.top - top };
+  await paintOnto(onPage, page, ppi, files, watch, { ...how, once: true });
+  for (const strip of pale) makePale(onPage, pixelBox(strip, ppi));
+  clearAround(onPage, box);
 }
 
 /**

@@ -38,6 +38,10 @@ export async function resampled(
   const rows = lookingBack(down, box.top, box.height, source.height);
   const size = box.width * box.height * channels;
   const out = depth === 8 ? new Uint8Array(size) : new Uint16Array(size);
+  if (!light && isAlone(columns) && isAlone(rows)) {
+    copied(source, columns, rows, out);
+    return out;
+  }
   const encode = light?.encode(depth);
   const weigher = Weigher.take();
   try {
@@ -60,6 +64,25 @@ export async function resampled(
     weigher.done();
   }
   return out;
+}
+
+/** Whether each pixel looks at one of the photo, all of them in a row: they lie just on each other. */
+const isAlone = ({ first, count }: LookingBack): boolean =>
+  count.every((one, i) => one === 1 && first[i] === first[0]! + i);
+
+/** Pixels that lie just on the sheet’s, as they are. */
+function copied(
+  { data, width: all, channels, held }: Source,
+  columns: LookingBack,
+  rows: LookingBack,
+  out: Samples,
+): void {
+  const { left, top, width } = held ?? { left: 0, top: 0, width: all };
+  const length = columns.first.length * channels;
+  for (let row = 0; row < rows.first.length; row++) {
+    const from = ((rows.first[row]! - top) * width + columns.first[0]! - left) * channels;
+    out.set(data.subarray(from, from + length) as Samples, row * length);
+  }
 }
 
 /** The pixels of a photo that a box looks at: what has to be held of it. */
