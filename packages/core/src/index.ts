@@ -84,6 +84,6 @@ export * from "./schema/index.ts";
 export * from "./base/day/index.ts";
 export * from "./base/length/index.ts";
 export * from "./base/geometry/index.ts";
-export { ppiSeenFrom, sharpFrom } from "./base/sight.ts";
+export { ppiSeenFrom, sharpFrom, writeAway } from "./base/sight.ts";
 export { listed } from "./base/listed.ts";
 export { chance } from "./base/chance.ts";

@@ -1,4 +1,4 @@
-import { LIMITS, sharpFrom, type TicketOf } from "@wide-quilt/core";
+import { LIMITS, sharpFrom, writeAway, type TicketOf } from "@wide-quilt/core";
 import { useAppSelector } from "../../app/hooks.ts";
 import { selectLayout, selectSheets } from "../../table/sheets.ts";
 import { ChoiceList } from "../../ui/ChoiceList.tsx";
@@ -75,7 +75,7 @@ export const SpreadPanel = panelOf("mural", ({ ticket, words, set }) => {
       <p role="status" className="text-[12.5px] text-ink-2">
         {size && `Together ${words.size(size)}. `}
         {ppi !== undefined &&
-          `The photo has ${words.number(ppi)} ppi at that size, sharp from ${words.measure(sharpFrom(ppi))} away.`}
+          `The photo has ${words.number(ppi)} ppi at that size, sharp from ${writeAway(sharpFrom(ppi), words)} away.`}
       </p>
     </div>
   );

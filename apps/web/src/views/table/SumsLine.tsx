@@ -1,4 +1,12 @@
-import { isTrue, sharpFrom, tilingOf, type Edges, type LayoutSums, type Um } from "@wide-quilt/core";
+import {
+  isTrue,
+  sharpFrom,
+  tilingOf,
+  writeAway,
+  type Edges,
+  type LayoutSums,
+  type Um,
+} from "@wide-quilt/core";
 import type { ReactNode } from "react";
 import { useLaterSelector } from "../../app/later.ts";
 import { useCutPlan } from "../../cutting/useCutPlan.ts";
@@ -61,8 +69,12 @@ export function SumsLine() {
       </Sum>
       <Cuts />
       <Sum name="about">
-        {money(price.perSheet)} <span className="text-ink-2">a sheet,</span> {money(price.perPiece, "piece")}{" "}
-        <span className="text-ink-2">a piece{prices.ink > 0 && ", before ink"}</span>
+        {money(price.perSheet)} <span className="text-ink-2">a sheet,</span>{" "}
+        {spread ? money(price.total) : money(price.perPiece, "piece")}{" "}
+        <span className="text-ink-2">
+          {spread ? "in all" : "a piece"}
+          {prices.ink > 0 && ", before ink"}
+        </span>
       </Sum>
       <Corrected />
     </dl>
@@ -84,7 +96,7 @@ function Spread() {
     <>
       <Sum name="joints">{(columns - 1) * rows + columns * (rows - 1)}</Sum>
       <Sum name="sharp from">
-        {words.measure(sharpFrom(least))} <span className="text-ink-2">away</span>
+        {writeAway(sharpFrom(least), words)} <span className="text-ink-2">away</span>
       </Sum>
     </>
   );

@@ -54,7 +54,7 @@ function Tiles({ job, sheet, px }: Props & { job: Job }) {
       {tiling.tiles.map((tile, i) => (
         <span
           key={tile.name}
-          className={`absolute border-dashed border-white/90 mix-blend-difference ${tile.column > 0 ? "border-l" : ""} ${tile.row > 0 ? "border-t" : ""}`}
+          className={`absolute border-dashed border-white drop-shadow-[0_0_1px_rgb(0_0_0/.7)] ${tile.column > 0 ? "border-l" : ""} ${tile.row > 0 ? "border-t" : ""}`}
           style={onPage(tile.shows)}
           data-tile={i}
         />

@@ -1,5 +1,5 @@
-import { toPx, writeMeasure, writeNumber } from "../../../base/length/index.ts";
-import { ppiSeenFrom, sharpFrom } from "../../../base/sight.ts";
+import { toPx, writeNumber } from "../../../base/length/index.ts";
+import { ppiSeenFrom, sharpFrom, writeAway } from "../../../base/sight.ts";
 import type { JobEdit } from "../../../edit/index.ts";
 import type { Job } from "../../../job/index.ts";
 import { kindOf } from "../../../kinds/index.ts";
@@ -46,7 +46,7 @@ function soft(shown: ShownShot, { job, words }: Inspection): Finding | null {
     sentence:
       distance === null
         ? `${shown.name} prints at ${write(ppi, words.locale)} ppi and will look soft. This cell wants ${wants}.`
-        : `${shown.name} prints at ${write(ppi, words.locale)} ppi, which looks sharp from ${writeMeasure(sharpFrom(ppi), { ...words, ppi: job.target.ppi })} away. From ${writeMeasure(distance, { ...words, ppi: job.target.ppi })} it wants ${write(least, words.locale)} ppi, ${wants}.`,
+        : `${shown.name} prints at ${write(ppi, words.locale)} ppi, which looks sharp from ${writeAway(sharpFrom(ppi), words)} away. From ${writeAway(distance, words)} it wants ${write(least, words.locale)} ppi, ${wants}.`,
     cells: keysOf(shown.cells),
     mend:
       scale > 1 && atFull >= least

@@ -22,8 +22,8 @@ const UNDER: { value: Tiles["under"]; text: string }[] = [
 ];
 
 const SHARES: { value: Tiles["share"]; text: string }[] = [
-  { value: "rest", text: "the last takes what is left" },
-  { value: "evenly", text: "all show as much" },
+  { value: "rest", text: "last takes the rest" },
+  { value: "evenly", text: "all alike" },
 ];
 
 /** How sheets are put together. */
@@ -41,14 +41,14 @@ export function JointFields({ impose, words, set }: ImposeProps) {
       />
       <div className="grid grid-cols-2 gap-2">
         <LengthField
-          label={isGlued ? "Covered by the next" : "Trimmed off at each joint"}
+          label={isGlued ? "Covered by the next" : "Trimmed at each joint"}
           value={tiles.overlap}
           range={LIMITS.overlap}
           words={words}
           onChange={(overlap, g) => change({ overlap }, g)}
         />
         <SelectField
-          label={isGlued ? "What is covered is printed" : "What is trimmed is printed"}
+          label="That strip is printed"
           value={tiles.under}
           choices={UNDER}
           onChange={(under) => change({ under })}
