@@ -92,10 +92,9 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await expect(page.getByRole("button", { name: /^Proposal 4, crops/ })).toBeVisible({ timeout: 30_000 });
   await page.screenshot({ path: docs("collage") });
 
-  await openJob(/^Open Open-day strips/);
-  await page.waitForLoadState("networkidle");
-  await part(page, "Shots of a strip or a card").click();
-  await page.screenshot({ path: docs("strips") });
+  await openJob(/^Open Panorama for the hide wall/);
+  await expect(page.getByRole("button", { name: "Sheet F2 as it is printed" })).toBeVisible();
+  await page.screenshot({ path: docs("mural") });
 
   await openJob(/^Open Open-day frame/);
   await page.waitForLoadState("networkidle");

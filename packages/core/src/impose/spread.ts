@@ -1,5 +1,6 @@
 import { NO_EDGES, inside, right, bottom, type Rect } from "../base/geometry/index.ts";
 import { edgePx, mm, um } from "../base/length/index.ts";
+import { once } from "../base/remembered.ts";
 import type { Ink } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
 import { setWords, type Type } from "../finish/words/index.ts";
@@ -36,6 +37,12 @@ export function spreadSheet(
     pale: impose.tiles.under === "pale" ? strips.map(({ rect }) => onPage(rect)) : [],
     at: { x: area.x, y: area.y },
   };
+  // Drawn when they are looked at: of hundreds of sheets one is on the table.
+  const over = once(() =>
+    impose.tiles.letters ? letters(job, tile, strips, onSheet, { printed, area }) : [],
+  );
+  const cuts = [onSheet(kept), onSheet(tile.shows)].map((finished) => ({ finished, image: printed }));
+  const marks = once(() => cutMarks(paper, cuts, { ...finish.marks, kind: impose.marks }));
   return {
     ...page,
     id,
@@ -55,15 +62,12 @@ export function spreadSheet(
     cells: [],
     // Pages are changed as pages.
     items: [],
-    over: impose.tiles.letters ? letters(job, tile, strips, onSheet, { printed, area }) : [],
-    marks: cutMarks(
-      paper,
-      [
-        { finished: onSheet(kept), image: printed },
-        { finished: onSheet(tile.shows), image: printed },
-      ],
-      { ...finish.marks, kind: impose.marks },
-    ),
+    get over() {
+      return over();
+    },
+    get marks() {
+      return marks();
+    },
     freed: [onSheet(kept)],
     part,
   };

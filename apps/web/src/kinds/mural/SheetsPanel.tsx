@@ -50,7 +50,7 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
                 <tr className="border-b border-line">
                   <th className="py-1 font-medium">Paper</th>
                   {["Sheets", "Waste", "Price", "Seams", "Corners"].map((heading) => (
-                    <th key={heading} className="py-1 pl-3 text-right font-medium">
+                    <th key={heading} className="py-1 pl-2 text-right font-medium">
                       {heading}
                     </th>
                   ))}
@@ -62,22 +62,22 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
                     <td>
                       <button
                         type="button"
-                        className="min-h-6 rounded px-1 py-0.5 text-left text-accent hover:bg-accent-soft"
+                        className="min-h-6 rounded px-1 py-0.5 text-left whitespace-nowrap text-accent hover:bg-accent-soft"
                         aria-label={`Take ${one.paper.name}, ${LIES[one.lie]}`}
                         onClick={() => set({ paper: one.paper, lie: one.lie })}
                       >
                         {one.paper.name}, {LIES[one.lie]}
                       </button>
                     </td>
-                    <td className="measure pl-3 text-right whitespace-nowrap">
+                    <td className="measure pl-2 text-right whitespace-nowrap">
                       {one.columns} × {one.rows} = {one.sheets}
                     </td>
-                    <td className="measure pl-3 text-right whitespace-nowrap">{words.percent(one.waste)}</td>
-                    <td className="measure pl-3 text-right whitespace-nowrap">{money(one.price)}</td>
-                    <td className="measure pl-3 text-right whitespace-nowrap">
+                    <td className="measure pl-2 text-right whitespace-nowrap">{words.percent(one.waste)}</td>
+                    <td className="measure pl-2 text-right whitespace-nowrap">{money(one.price)}</td>
+                    <td className="measure pl-2 text-right whitespace-nowrap">
                       {words.number(one.seams / SEAM_UNIT, 1, 1)}
                     </td>
-                    <td className="measure pl-3 text-right whitespace-nowrap">{one.meet}</td>
+                    <td className="measure pl-2 text-right whitespace-nowrap">{one.meet}</td>
                   </tr>
                 ))}
               </tbody>
