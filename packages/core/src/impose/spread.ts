@@ -35,6 +35,12 @@ export function spreadSheet(
     prints: onPage(tile.prints),
     shows: onPage(tile.shows),
     pale: impose.tiles.under === "pale" ? strips.map(({ rect }) => onPage(rect)) : [],
+    joint: impose.tiles.joint,
+    strips: strips.map(({ side, next, rect }) => ({
+      side,
+      next,
+      width: um(Math.min(rect.width, rect.height)),
+    })),
     at: { x: area.x, y: area.y },
   };
   // Drawn when they are looked at: of hundreds of sheets one is on the table.

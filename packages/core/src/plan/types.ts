@@ -75,6 +75,9 @@ export interface PagePart {
   shows: Rect;
   /** Strips of it that are printed pale: they are covered or cut off later. */
   pale: Rect[];
+  /** How it meets the sheets around it: the side of each strip, the sheet there and how wide the strip is. */
+  joint: "glue" | "butt";
+  strips: { side: "right" | "bottom" | "left" | "top"; next: string; width: Um }[];
   /** Where its upper left corner lies on the sheet. */
   at: { x: Um; y: Um };
 }

@@ -1,4 +1,4 @@
-import sharp, { type OutputInfo, type Sharp } from "sharp";
+import sharp, { type Sharp } from "sharp";
 import { BadPhoto } from "./badPhoto.ts";
 import { openUpright } from "./open.ts";
 
@@ -22,31 +22,33 @@ export type Previews = Record<PreviewSize, Buffer>;
 export async function makePreviews(path: string | Buffer): Promise<Previews> {
   let large;
   try {
-    large = await pixelsOf(openUpright(path), 1600);
+    large = await pixelsOf(shrunk(openUpright(path), 1600));
   } catch (error) {
     throw new BadPhoto(
       `The file is damaged or was cut off, so part of the picture is missing (${reason(error)}). Copy it from the camera again.`,
     );
   }
-  const encode = ({ data, info }: Pixels, size: PreviewSize) =>
-    shrunk(rawImage(data, info), size).jpeg({ quality: 82 }).toBuffer();
-  const medium = pixelsOf(rawImage(large.data, large.info), 800);
+  const { width, height } = large.info;
+  const sized = ({ data, info }: Pixels, side: PreviewSize): Sharp => {
+    // Each is as large as if it came from the photo itself: what is shrunk twice would be rounded twice.
+    const scale = Math.min(1, side / Math.max(width, height));
+    const to = (length: number) => Math.max(1, Math.round(length * scale));
+    const raw = { width: info.width, height: info.height, channels: info.channels };
+    return sharp(data, { raw }).resize({ width: to(width), height: to(height), fit: "fill" });
+  };
+  const encode = (image: Sharp) => image.jpeg({ quality: 82 }).toBuffer();
+  const medium = pixelsOf(sized(large, 800));
   const [of320, of800, of1600] = await Promise.all([
-    medium.then((pixels) => encode(pixels, 320)),
-    medium.then((pixels) => encode(pixels, 800)),
-    encode(large, 1600),
+    medium.then((pixels) => encode(sized(pixels, 320))),
+    medium.then((pixels) => encode(sized(pixels, 800))),
+    encode(sized(large, 1600)),
   ]);
   return { 320: of320, 800: of800, 1600: of1600 };
 }
 
 type Pixels = Awaited<ReturnType<typeof pixelsOf>>;
 
-/** The pixels of a picture, shrunk into a square. */
-const pixelsOf = (image: Sharp, side: PreviewSize) =>
-  shrunk(image, side).raw().toBuffer({ resolveWithObject: true });
-
-const rawImage = (data: Buffer, { width, height, channels }: OutputInfo): Sharp =>
-  sharp(data, { raw: { width, height, channels } });
+const pixelsOf = (image: Sharp) => image.raw().toBuffer({ resolveWithObject: true });
 
 /** A picture shrunk into a square of some pixels, never enlarged. */
 const shrunk = (image: Sharp, side: PreviewSize): Sharp =>

@@ -7,7 +7,9 @@ import { useAppDispatch, useAppSelector } from "../../app/hooks.ts";
 import { useFollow } from "../../app/useFollow.ts";
 import { useTitle } from "../../app/useTitle.ts";
 import { open } from "../../table/edits.ts";
+import { selectIsPrinted, selectPrintedSheet } from "../../table/sheets.ts";
 import { CellCard } from "./CellCard.tsx";
+import { PartCard } from "./PartCard.tsx";
 import { CheckList } from "./CheckList.tsx";
 import { FootBar } from "./FootBar.tsx";
 import { HeadBar } from "./HeadBar.tsx";
@@ -60,7 +62,7 @@ export function TableView() {
         >
           <SideSwitch />
           {side === "cell" ? (
-            <CellCard />
+            <InHand />
           ) : (
             <Suspense fallback={<p className="mb-4 text-[12.5px] text-ink-3">Getting the finish ready …</p>}>
               <FinishPane />
@@ -77,4 +79,11 @@ export function TableView() {
       )}
     </div>
   );
+}
+
+/** What the column says of what lies on the table: a cell of a page, or a sheet that shows a part of one. */
+function InHand() {
+  const printed = useAppSelector((state) => (selectIsPrinted(state) ? selectPrintedSheet(state) : undefined));
+  const { part } = printed ?? {};
+  return printed && part ? <PartCard sheet={{ ...printed, part }} /> : <CellCard />;
 }

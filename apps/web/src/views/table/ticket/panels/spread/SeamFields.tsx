@@ -1,11 +1,9 @@
 import { seamsOf, um, type SeamsAlong, type Tiles } from "@wide-quilt/core";
 import { useAppSelector } from "../../../../../app/hooks.ts";
 import { selectSheets } from "../../../../../table/sheets.ts";
+import { button } from "../../../../../ui/button.ts";
 import { LengthField } from "../../../../../ui/LengthField.tsx";
 import type { PanelProps } from "../../../../../kinds/panel.tsx";
-
-const BUTTON =
-  "rounded-md border border-edge bg-white px-2.5 py-1.5 text-[13px] hover:border-accent hover:text-accent disabled:opacity-40";
 
 /** Where the seams fall, and the place where they harm least. */
 export function SeamFields({ job, words, change }: PanelProps) {
@@ -50,7 +48,7 @@ export function SeamFields({ job, words, change }: PanelProps) {
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
-          className={BUTTON}
+          className={button.plain}
           disabled={isBest}
           onClick={() => set({ across: across.best.shift, down: down.best.shift })}
         >
@@ -58,7 +56,7 @@ export function SeamFields({ job, words, change }: PanelProps) {
         </button>
         <button
           type="button"
-          className={BUTTON}
+          className={button.plain}
           disabled={tiles.shift.across === 0 && tiles.shift.down === 0}
           onClick={() => set({ across: um(0), down: um(0) })}
         >
