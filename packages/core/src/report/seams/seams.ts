@@ -5,7 +5,14 @@ import { headsIn, pagesOnSheets, type Job } from "../../job/index.ts";
 import { darkAndLight, partUnder } from "../../photo/light/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { headsOn, type SheetPlan } from "../../plan/index.ts";
-import { bestShift, seamCost, type Matters, type SeamCost, type Tiling } from "../../solve/tiles/index.ts";
+import {
+  bestShift,
+  seamCost,
+  shiftWithin,
+  type Matters,
+  type SeamCost,
+  type Tiling,
+} from "../../solve/tiles/index.ts";
 
 /** How the seams of one direction fall, and how they would fall best. */
 export interface SeamsAlong {
@@ -49,7 +56,7 @@ export function seamsOf(job: Job, photos: Photos, pages: readonly SheetPlan[]): 
 }
 
 function along(seams: Um[], shifts: Tiling["shifts"]["across"], asked: number, matters: Matters): SeamsAlong {
-  const shift = Math.min(Math.max(asked, shifts.least), shifts.most);
+  const shift = shiftWithin(shifts, asked);
   const unmoved = seams.map((seam) => um(seam + shift));
   const { shift: best, cost } = bestShift(unmoved, shifts, matters);
   return { seams, cost: seamCost(seams, matters), best: { shift: um(best), cost }, shifts };

@@ -22,6 +22,10 @@ export interface Division {
   shifts: { least: Um; most: Um };
 }
 
+/** A shift as far as sheets have room for it. */
+export const shiftWithin = ({ least, most }: Division["shifts"], shift: number): Um =>
+  um(Math.min(Math.max(shift, least), most));
+
 /** What is asked of one side. */
 export interface DivisionQuestion extends Pick<Tiles, "joint" | "overlap" | "under" | "share"> {
   /** The finished side of the page, what it runs on past both ends of it, and what a sheet holds, in µm. */
@@ -75,7 +79,8 @@ export function divided({
   // Seams are also moved where nobody asked for it: so that the last sheet shows enough to be one.
   const least = Math.max(printed.first - room, LEAST_SHOWN - last);
   const most = Math.min(seams[0]! - LEAST_SHOWN, room - printed.last);
-  const moved = Math.min(Math.max(shift, least), Math.max(least, most));
+  const shifts = { least: um(least), most: um(Math.max(least, most)) };
+  const moved = shiftWithin(shifts, shift);
   const edges = [0, ...seams.map((at) => at - moved), length];
   const isBare = under === "bare";
   const strips = Array.from({ length: count }, (_, i): Strip => {
@@ -88,5 +93,5 @@ export function divided({
       },
     };
   });
-  return { strips, shifts: { least: um(least), most: um(Math.max(least, most)) } };
+  return { strips, shifts };
 }

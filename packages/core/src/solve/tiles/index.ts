@@ -1,5 +1,5 @@
 export { tilesSchema, type Tiles } from "./schema.ts";
-export { divided, LEAST_SHOWN, type Division } from "./divided.ts";
+export { divided, LEAST_SHOWN, shiftWithin, type Division } from "./divided.ts";
 export {
   seamLength,
   stripsOf,

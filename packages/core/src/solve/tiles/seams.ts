@@ -1,4 +1,5 @@
 import type { Um } from "../../base/length/index.ts";
+import { shiftWithin } from "./divided.ts";
 
 /** What seams of one direction are kept away from, in µm along the side that they divide. */
 export interface Matters {
@@ -49,7 +50,8 @@ export function bestShift(
       seams.map((seam) => seam - shift),
       matters,
     );
-  let best = { shift: within(0, least, most), cost: at(within(0, least, most)) };
+  const unmoved = shiftWithin({ least, most }, 0);
+  let best: { shift: number; cost: SeamCost } = { shift: unmoved, cost: at(unmoved) };
   const first = Math.ceil(least / SEAM_STEP);
   const last = Math.floor(most / SEAM_STEP);
   const steps = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => (first + i) * SEAM_STEP);
@@ -60,5 +62,3 @@ export function bestShift(
   }
   return best;
 }
-
-const within = (value: number, least: number, most: number) => Math.min(Math.max(value, least), most);

@@ -1,4 +1,5 @@
 import { um, writeMeasure } from "../../../base/length/index.ts";
+import { shiftWithin } from "../../../solve/tiles/index.ts";
 import { seamsOf, type Seams } from "../../seams/index.ts";
 import type { Finding, Mend, Rule } from "../finding.ts";
 
@@ -63,8 +64,7 @@ function howMoved(
   now: { across: number; down: number },
   write: (value: number) => string,
 ): string {
-  const moved = ({ shifts, best }: Seams["across"], asked: number) =>
-    best.shift - Math.min(Math.max(asked, shifts.least), shifts.most);
+  const moved = ({ shifts, best }: Seams["across"], asked: number) => best.shift - shiftWithin(shifts, asked);
   const [x, y] = [moved(across, now.across), moved(down, now.down)];
   const said = [
     x === 0 ? null : `${write(x)} to the ${x > 0 ? "left" : "right"}`,

@@ -1,4 +1,4 @@
-import { seamsOf, um, type SeamsAlong, type Tiles } from "@wide-quilt/core";
+import { seamsOf, shiftWithin, um, type Tiles } from "@wide-quilt/core";
 import { useAppSelector } from "../../../../../app/hooks.ts";
 import { selectSheets } from "../../../../../table/sheets.ts";
 import { button } from "../../../../../ui/button.ts";
@@ -17,8 +17,8 @@ export function SeamFields({ job, words, change }: PanelProps) {
   if (!first) return <p className="text-[13px] text-ink-2">There is no page to be spread yet.</p>;
   const { across, down } = first;
   const isBest =
-    across.best.shift === shiftOf(across, tiles.shift.across) &&
-    down.best.shift === shiftOf(down, tiles.shift.down);
+    across.best.shift === shiftWithin(across.shifts, tiles.shift.across) &&
+    down.best.shift === shiftWithin(down.shifts, tiles.shift.down);
   return (
     <div className="flex flex-col gap-3">
       <p className="text-[12.5px] text-ink-2">
@@ -28,14 +28,14 @@ export function SeamFields({ job, words, change }: PanelProps) {
       <div className="grid grid-cols-2 gap-2">
         <LengthField
           label="Upright seams to the left"
-          value={shiftOf(across, tiles.shift.across)}
+          value={shiftWithin(across.shifts, tiles.shift.across)}
           range={across.shifts}
           words={words}
           onChange={(to, g) => set({ across: to }, g)}
         />
         <LengthField
           label="Level seams up"
-          value={shiftOf(down, tiles.shift.down)}
+          value={shiftWithin(down.shifts, tiles.shift.down)}
           range={down.shifts}
           words={words}
           onChange={(to, g) => set({ down: to }, g)}
@@ -66,10 +66,6 @@ export function SeamFields({ job, words, change }: PanelProps) {
     </div>
   );
 }
-
-/** A shift as far as sheets have room for it. */
-const shiftOf = ({ shifts }: SeamsAlong, asked: number) =>
-  um(Math.min(Math.max(asked, shifts.least), shifts.most));
 
 const sayHeads = (heads: number) =>
   heads === 0
