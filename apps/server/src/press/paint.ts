@@ -45,14 +45,22 @@ let stored: StoredPhotos | null = null;
 let resting: NodeJS.Timeout | undefined;
 const REST = 30_000;
 
-function storedIn(root: string): StoredPhotos {
+let painting = 0;
+
+/** Paints with the large photos that are decoded already: they are not given back while anybody paints from them. */
+async function withStored<T>(root: string, paint: (stored: StoredPhotos) => Promise<T>): Promise<T> {
   clearTimeout(resting);
-  resting = setTimeout(() => void release(), REST).unref();
-  return (stored ??= new StoredPhotos(new DataFolder(root).unfinished));
+  painting++;
+  try {
+    return await paint((stored ??= new StoredPhotos(new DataFolder(root).unfinished)));
+  } finally {
+    if (--painting === 0) resting = setTimeout(() => void release(), REST).unref();
+  }
 }
 
-/** Gives the room of photos that were decoded to the disk back. */
+/** Gives the room of photos that were decoded to the disk back, unless somebody paints from them. */
 export async function release(): Promise<void> {
+  if (painting > 0) return;
   const last = stored;
   stored = null;
   await last?.release();
@@ -74,7 +82,9 @@ export async function paintPart(
   { path, raster, inks, forNow }: PaintPart,
   watch: Watch,
 ): Promise<PaintedPart> {
-  const covered = await paintFile(sheets, path, { ...fileSetup(setup), forNow }, watch);
+  const covered = await withStored(setup.root, (stored) =>
+    paintFile(sheets, path, { ...fileSetup(setup), stored, forNow }, watch),
+  );
   const looked = covered === null && inks ? await inksOf(sheets, setup, watch) : [];
   if (raster) await makeRaster(path, sheets[0]!.ppi, raster);
   return { bytes: (await stat(path)).size, coverage: covered === null ? looked : [covered] };
@@ -84,7 +94,9 @@ export async function paintPart(
 export async function paintLook(task: LookTask, watch: Watch): Promise<PaintedPart> {
   const { path, picture, job } = task;
   const plan = unpacked(task.plan);
-  const covered = await paintFile([plan], path, fileSetup(task), watch);
+  const covered = await withStored(task.root, (stored) =>
+    paintFile([plan], path, { ...fileSetup(task), stored }, watch),
+  );
   const found = covered === null ? [] : [covered];
   if (picture) {
     const { medium, light } = job.target;
@@ -172,7 +184,6 @@ const fileSetup = (setup: PaintSetup) => ({
   colour: colourOf(setup),
   date: new Date(setup.date),
   files: fileOf(setup),
-  stored: storedIn(setup.root),
   ...(setup.job.occasion && { kept }),
 });
 

@@ -37,7 +37,7 @@ export async function paintPagePart(
   const wanted = await paintSpace(colour, 8);
   // JPEGs of inks are not written: what the inks look like is.
   const space = wanted.channels === 3 ? wanted : await paintSpace();
-  const bare = { ...page, over: [], marks: [] };
+  const bare = { ...page, over: [] };
   const { data, width, height } = await paintPart(bare, ppi, box, files, watch, { ...setup, space });
   const jpeg = await sharp(data, { raw: { width, height, channels: 3 } })
     .jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" })
