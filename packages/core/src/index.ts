@@ -63,6 +63,7 @@ export * from "./solve/collage/index.ts";
 export * from "./solve/cut/index.ts";
 export * from "./solve/fit/index.ts";
 export * from "./solve/pack/index.ts";
+export * from "./solve/panels/index.ts";
 export * from "./solve/placing/index.ts";
 export * from "./solve/slots/index.ts";
 export * from "./solve/tiles/index.ts";

@@ -147,7 +147,7 @@ describe("a page that is spread over sheets", () => {
       const size = await whole.metadata();
       const one = await whole.raw().toBuffer();
       for (const sheet of sheets) {
-        const { prints, at } = sheet.part!;
+        const { prints, at } = sheet.parts[0]!;
         const box = boxOf(prints, ppi);
         // What lies in the bleed is on no whole page.
         const seen = {
@@ -170,7 +170,7 @@ describe("a page that is spread over sheets", () => {
         for (let y = 0; y < extract.height; y++) {
           const from = ((seen.top + y) * size.width + seen.left) * 3;
           const same = part.subarray(y * row, (y + 1) * row).equals(one.subarray(from, from + row));
-          if (!same) expect.fail(`${sheet.part!.name}, row ${y} of ${extract.height} differs`);
+          if (!same) expect.fail(`${sheet.parts[0]!.name}, row ${y} of ${extract.height} differs`);
         }
       }
     },
@@ -190,8 +190,8 @@ describe("a page that is spread over sheets", () => {
       .extend({ right: squares(width) - width, bottom: squares(height) - height, background: "#ffffff" })
       .jpeg({ quality: 95, chromaSubsampling: "4:4:4" })
       .toBuffer();
-    for (const [i, { part }] of sheets.entries()) {
-      const seen = boxOf(part!.prints, page!.ppi);
+    for (const [i, { parts }] of sheets.entries()) {
+      const seen = boxOf(parts[0]!.prints, page!.ppi);
       const [left, top] = [Math.floor(seen.left / 8) * 8, Math.floor(seen.top / 8) * 8];
       const file = join(FOLDER, `part-${String(i).padStart(3, "0")}.jpg`);
       const own = await sharp(file).raw().toBuffer({ resolveWithObject: true });

@@ -54,6 +54,10 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
       return { ...job, target: { ...job.target, ...edit.change } };
     case "about":
       return { ...job, about: { ...job.about, ...edit.change } };
+    case "making": {
+      const { only = job.making.only, done = {} } = edit;
+      return { ...job, making: { only, done: changed(job.making.done, done) } };
+    }
     case "style":
       return styleAll(job, edit.change);
     case "style cells":

@@ -52,7 +52,9 @@ export function become(job: Job, kind: Kind, stands?: readonly Stands[]): Job {
   const { [kind]: back, ...others } = job.aside;
   const aside = { ...others, [left.ticket.kind]: left };
   const next = back ? { ...job, ...back, aside } : { ...fresh(job, kind, stands), aside };
-  return withCells({ ...next, impose: imposeFor(job, kind) }, job, along);
+  // Other pages, other sheets.
+  const making: Job["making"] = { only: null, done: {} };
+  return withCells({ ...next, impose: imposeFor(job, kind), making }, job, along);
 }
 
 /** How pages come onto paper from now on: as the kind has to have it, and no longer as the one before had to. */

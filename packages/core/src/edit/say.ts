@@ -63,6 +63,7 @@ const WHOLE: Record<Exclude<JobEdit["do"], Counted>, string> = {
   impose: "pages to a sheet",
   printer: "printer",
   become: "kind of job",
+  making: "how far sheets are",
   guides: "guides",
   // One gesture brings one or many, some of them later than others.
   "add photos": "adding photos",

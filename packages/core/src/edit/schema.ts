@@ -8,6 +8,7 @@ import { shapeSchema } from "../finish/shapes/schema.ts";
 import { STYLE_PARTS, styleChangeSchema, wornSchema } from "../finish/style/schema.ts";
 import { textBoxSchema } from "../finish/words/schema.ts";
 import { cellSchema, finishSchema, jobSchema, placeSchema, sheetSchema } from "../job/schema.ts";
+import { DONE, makingSchema } from "../job/making.ts";
 import { newPhotoSchema, photoMarksSchema, photoRefSchema, pickSchema } from "../job/stash/schema.ts";
 import { targetSchema } from "../job/target.ts";
 import { ticketChangeSchema, ticketSchema } from "../kinds/tickets.ts";
@@ -64,6 +65,12 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   /** How the sheets leave the program, and what the printer does to them. */
   z.strictObject({ do: z.literal("target"), change: targetSchema.partial() }),
   /** What stands in the files about themselves. */
+  /** Which sheets are printed and written; `done` by sheet, null for one of which nothing is said any more. */
+  z.strictObject({
+    do: z.literal("making"),
+    only: makingSchema.shape.only.optional(),
+    done: z.record(z.string().min(1).max(40), z.enum(DONE).nullable()).optional(),
+  }),
   z.strictObject({ do: z.literal("about"), change: aboutSchema.partial() }),
   /** Changes what all cells wear: the style that is tried on, where there is one, otherwise the job’s own. */
   z.strictObject({ do: z.literal("style"), change: styleChangeSchema }),

@@ -1,5 +1,5 @@
-import type { Rect, Size } from "../base/geometry/index.ts";
-import { nearest, um } from "../base/length/index.ts";
+import { turnedSize, type Rect, type Size } from "../base/geometry/index.ts";
+import { nearest } from "../base/length/index.ts";
 import type { PrinterSetup } from "../catalogue/printer/index.ts";
 import {
   movedCell,
@@ -73,7 +73,7 @@ function correctedAbout(
       isWhole(ground.rect, plan.paper) ? ground : movedGround(ground, move),
     ),
     marks: plan.marks.map((stroke) => movedStroke(stroke, move)),
-    part: plan.part && correctedPart(plan.part, { across, down }, move),
+    parts: plan.parts.map((part) => correctedPart(part, { across, down }, move)),
   };
 }
 
@@ -84,14 +84,18 @@ function correctedAbout(
  */
 function correctedPart(part: PagePart, scale: Scale, onSheet: Move): PagePart {
   const corner = { x: 0, y: 0 };
-  const { rect: onPage } = about(scale, corner);
-  const { x, y } = onSheet.rect({ ...part.at, width: um(0), height: um(0) });
+  const onPage = part.turn % 180 === 0 ? scale : { across: scale.down, down: scale.across };
+  const { rect } = about(onPage, corner);
+  const { width, height } = part.prints;
+  const lies = turnedSize({ width: width * part.scale, height: height * part.scale }, part.turn);
+  const { x, y } = onSheet.rect({ ...part.at, width: nearest(lies.width), height: nearest(lies.height) });
   return {
     ...part,
-    page: correctedAbout(part.page, scale, corner),
-    prints: onPage(part.prints),
-    shows: onPage(part.shows),
-    pale: part.pale.map(onPage),
+    page: correctedAbout(part.page, onPage, corner),
+    prints: rect(part.prints),
+    shows: rect(part.shows),
+    wrap: part.wrap && { ...part.wrap, face: rect(part.wrap.face) },
+    pale: part.pale.map(rect),
     at: { x, y },
   };
 }

@@ -3,13 +3,11 @@ import {
   inside,
   NO_EDGES,
   overlap,
-  placedRect,
   placedWhole,
-  type Placement,
   type Rect,
   type Size,
 } from "../base/geometry/index.ts";
-import { edgePx, nearest, um } from "../base/length/index.ts";
+import { edgePx, um } from "../base/length/index.ts";
 import type { Stroke } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
 import { pagesOnSheets, type Job } from "../job/index.ts";
@@ -20,12 +18,13 @@ import {
   movedInk,
   movedStroke,
   type CellPlan,
-  type Move,
   type SheetPlan,
 } from "../plan/index.ts";
 import { numberedSheet } from "../schema/index.ts";
 import type { PageSlot } from "../solve/slots/index.ts";
-import { spreadSheet } from "./spread.ts";
+import { madeNow } from "./making.ts";
+import { moveTo } from "./moveTo.ts";
+import { spread } from "./spread.ts";
 
 /**
  * The sheets that the printer is sent, from the pages of a job: each page where its slot has it, cut back to the middle
@@ -39,16 +38,12 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
     return impose.backs === "upright"
       ? [...pages]
       : pages.map((page, i) => (i % 2 === 1 ? turnedBack(page) : page));
+  if (impose.way === "tiles") return spread(job, pages);
   const sheets = pagesOnSheets(
     job,
     pages.map(({ trim }) => trim),
   );
   return sheets.map(({ lying, slots }, index): SheetPlan => {
-    const [only] = slots;
-    if (only?.part) {
-      const as = { id: numberedSheet(index + 1), number: index + 1, of: sheets.length };
-      return spreadSheet(job, pages[only.page]!, only.part, as);
-    }
     const paper: Size = { width: lying.width, height: lying.height };
     const whole = inside(paper, NO_EDGES);
     const freed = slots.map(({ at }) => placedWhole(at));
@@ -81,7 +76,7 @@ export function imposed(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
         ...(impose.way === "tent" ? foldTicks(paper, cutFree[0]!, finish.marks) : []),
       ],
       freed: impose.way === "spreads" ? null : cutFree,
-      part: null,
+      parts: [],
     };
   });
 }
@@ -122,9 +117,12 @@ function turnedBack(page: SheetPlan): SheetPlan {
   };
 }
 
-/** What is written: the sheets that are printed, or the pages where the job wants a PDF of those. */
+/**
+ * What is written: the sheets that are printed, or the pages where the job wants a PDF of those; of either only those that
+ * are to be made now.
+ */
 export const toWrite = (job: Job, pages: readonly SheetPlan[]): SheetPlan[] =>
-  job.target.file.format === "pdf" && job.impose.pdf === "pages" ? [...pages] : imposed(job, pages);
+  madeNow(job, job.target.file.format === "pdf" && job.impose.pdf === "pages" ? pages : imposed(job, pages));
 
 /** Where the first page lies in a file whose pages face each other in pairs; null where they do not. */
 export function facingIn({ impose, sheet, target }: Job): "left" | "right" | null {
@@ -176,23 +174,3 @@ function onSheet(
 /** Colour of the whole page runs on over its bleed. */
 const isPage = (rect: Rect, { paper }: SheetPlan): boolean =>
   rect.width === paper.width && rect.height === paper.height;
-
-/** Moves what lies on a page so that its finished rectangle comes to lie at a placement. */
-function moveTo(at: Placement, trim: Rect): Move {
-  const rect = (own: Rect): Rect => placedRect(at, { ...own, x: um(own.x - trim.x), y: um(own.y - trim.y) });
-  return {
-    rect,
-    // A turned box keeps its sides about where its middle goes.
-    box: (own) => {
-      const there = rect(own);
-      return {
-        x: nearest(there.x + (there.width - own.width) / 2),
-        y: nearest(there.y + (there.height - own.height) / 2),
-        width: own.width,
-        height: own.height,
-      };
-    },
-    inBox: ({ x, y }, before, after) => ({ x: x + after.x - before.x, y: y + after.y - before.y }),
-    turn: at.turn,
-  };
-}

@@ -43,7 +43,7 @@ describe("a mural", () => {
     // By hand: 6 · 287 − 5 · 10 = 1672 and 2 · 200 − 10 = 390, A4 on its side with 5 mm at every edge.
     const job = mural(...bySheets(6, 2));
     expect(said(job)).toContain(
-      "Spread spit-panorama over 6 × 2 sheets of A4, on its side, together 1672 × 390 mm, to be seen from 1500 mm, overlapping 10 mm at the right and below, printed pale, with corner ticks and letters, seams where they fall",
+      "Spread spit-panorama over 6 × 2 sheets of A4, on its side, together 1672 × 390 mm, in one piece, to be seen from 1500 mm, overlapping 10 mm at the right and below, printed pale, with corner ticks and letters, seams where they fall",
     );
     const pages = arrange(job, facts);
     expect(sums(job, facts, pages)).toMatchObject({ sheets: 12, pages: 1 });
@@ -104,10 +104,12 @@ describe("a mural", () => {
       change: { printer: { ...job.target.printer, scale: { across: 1.01, down: 0.995 } } },
     });
     const sheets = forPrinter(off, imposed(off, arrange(off, facts)));
-    for (const { part } of sheets) {
+    for (const {
+      parts: [part],
+    } of sheets) {
       // Printed, every length is the written one times the error: across on paper that lies is down on it upright.
       const [across, down] = [0.995, 1.01];
-      const planned = imposed(job, arrange(job, facts)).find(({ title }) => title === part!.name)!.part!;
+      const planned = imposed(job, arrange(job, facts)).find(({ title }) => title === part!.name)!.parts[0]!;
       expect(Math.abs(part!.prints.x * across - planned.prints.x)).toBeLessThanOrEqual(1);
       expect(Math.abs(part!.prints.width * across - planned.prints.width)).toBeLessThanOrEqual(2);
       expect(Math.abs(part!.prints.height * down - planned.prints.height)).toBeLessThanOrEqual(2);

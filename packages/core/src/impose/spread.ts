@@ -1,12 +1,16 @@
-import { NO_EDGES, inside, right, bottom, type Rect } from "../base/geometry/index.ts";
+import { bottom, inside, NO_EDGES, right, type Rect, type Size } from "../base/geometry/index.ts";
 import { edgePx, mm, um } from "../base/length/index.ts";
 import { once } from "../base/remembered.ts";
-import type { Ink } from "../finish/graphics/index.ts";
+import type { Ink, Stroke } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
 import { setWords, type Type } from "../finish/words/index.ts";
-import type { Job } from "../job/index.ts";
-import type { PagePart, SheetPlan } from "../plan/index.ts";
+import { pagesOnSheets, type Job } from "../job/index.ts";
+import { movedInk, movedStroke, type Move, type PagePart, type SheetPlan } from "../plan/index.ts";
+import { numberedSheet } from "../schema/index.ts";
+import type { Imposed, PageSlot } from "../solve/slots/index.ts";
 import { stripsOf, type StripOf, type Tile, type Tiling } from "../solve/tiles/index.ts";
+import { keptOf, mapSheet, paperOf } from "./map/index.ts";
+import { moveTo } from "./moveTo.ts";
 
 const LETTERS: Type = { font: "hanken", size: mm(3.5), least: mm(1.5), colour: "#20242c", align: "middle" };
 /** What letters stand on where a strip is printed in full. */
@@ -14,53 +18,133 @@ const PLATE = "#ffffff";
 /** Less room beside a picture than this holds no letters. */
 const ROOM = mm(3);
 
-/** A sheet that shows a part of a page: what is printed of it, where it is cut, and where it belongs. */
-export function spreadSheet(
-  job: Job,
-  page: SheetPlan,
-  { tile, tiling }: { tile: Tile; tiling: Tiling },
-  { number, of, id }: Pick<SheetPlan, "number" | "of" | "id">,
-): SheetPlan {
-  const { impose, target, finish } = job;
-  const { lying: paper, area } = tiling;
-  const whole = inside(paper, NO_EDGES);
+/**
+ * The sheets that pages are spread over: each with its parts of them, where they are cut, and where they belong; then the
+ * map that says so, where it is wanted.
+ */
+export function spread(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
+  const sheets = pagesOnSheets(
+    job,
+    pages.map(({ trim }) => trim),
+  );
+  const maps = job.impose.map ? pages.map((page, i) => ({ page, tilings: tilingsOfPage(sheets, i) })) : [];
+  const drawn = maps.filter(({ tilings }) => tilings.length > 0);
+  const of = sheets.length + drawn.length;
+  const as = (index: number) => ({ id: numberedSheet(index + 1), number: index + 1, of });
+  return [
+    ...sheets.map(({ lying, slots }, index) =>
+      spreadSheet(
+        job,
+        lying,
+        slots.map((slot) => partOf(job, pages[slot.page]!, slot)),
+        as(index),
+      ),
+    ),
+    ...drawn.map(({ page, tilings }, i) =>
+      mapSheet(job, page, tilings, {
+        ...as(sheets.length + i),
+        paper: paperFor(sheets, pages.indexOf(page)),
+      }),
+    ),
+  ];
+}
+
+/** How a page is divided, as its sheets know. */
+const tilingsOfPage = (sheets: readonly Imposed[], page: number): Tiling[] => [
+  ...new Set(
+    sheets.flatMap(({ slots }) => slots.flatMap((slot) => (slot.page === page ? slot.part!.tiling : []))),
+  ),
+];
+
+/** The paper of all sheets that show a page; of a roll that several share, all of it. */
+const paperFor = (sheets: readonly Imposed[], page: number): number =>
+  paperOf(sheets.filter(({ slots }) => slots.some((slot) => slot.page === page)).map(({ lying }) => lying));
+
+/** A part of a page on its sheet: what is painted of it, what is left once it is cut, and what is written beside it. */
+interface PartOnSheet {
+  part: PagePart;
+  /** On the sheet: what is printed, what is left once it is cut, and what is seen of that. */
+  printed: Rect;
+  kept: Rect;
+  seen: Rect;
+  over(): Ink[];
+  /** Where what goes around a frame is folded. */
+  folds: Stroke[];
+}
+
+function partOf(job: Job, page: SheetPlan, { at, part: of }: PageSlot): PartOnSheet {
+  const { tile, tiling } = of!;
+  const { impose } = job;
+  const { tiles, panels } = impose;
   const onPage = moved(page.trim.x, page.trim.y);
-  const onSheet = moved(um(area.x - tile.prints.x), um(area.y - tile.prints.y));
+  const move = moveTo(at, tile.prints);
   const strips = stripsOf(tile, tiling);
-  const printed = onSheet(tile.prints);
-  const kept = keptOf(tile, strips, impose.tiles.joint);
+  const { face } = tiling.piece;
   const part: PagePart = {
     name: tile.name,
     page,
+    scale: 1,
     prints: onPage(tile.prints),
     shows: onPage(tile.shows),
-    pale: impose.tiles.under === "pale" ? strips.map(({ rect }) => onPage(rect)) : [],
-    joint: impose.tiles.joint,
+    wrap:
+      panels && panels.wrap.way !== "none" && panels.wrap.way !== "picture"
+        ? { way: panels.wrap.way, face: onPage(face), deep: panels.wrap.deep, colour: panels.wrap.colour }
+        : null,
+    pale: tiles.under === "pale" ? strips.map(({ rect }) => onPage(rect)) : [],
+    joint: tiles.joint,
     strips: strips.map(({ side, next, rect }) => ({
       side,
       next,
       width: um(Math.min(rect.width, rect.height)),
     })),
-    at: { x: area.x, y: area.y },
+    turn: at.turn,
+    at: { x: at.x, y: at.y },
   };
+  const printed = move.rect(tile.prints);
+  const bare = impose.roll ? [] : besideOf(printed, tiling.area);
+  return {
+    part,
+    printed,
+    kept: move.rect(keptOf(tile, tiling, tiles.joint)),
+    seen: move.rect(tile.shows),
+    over: () => (tiles.letters ? letters(job, tile, strips, move, bare) : []),
+    folds: foldsOf(tile, tiling).map((fold) => movedStroke(fold, move)),
+  };
+}
+
+/** A sheet with parts of pages, and lines to cut them by. */
+function spreadSheet(
+  { impose, target, finish }: Job,
+  paper: Size,
+  parts: readonly PartOnSheet[],
+  as: Pick<SheetPlan, "number" | "of" | "id">,
+): SheetPlan {
+  const whole = inside(paper, NO_EDGES);
+  const [first] = parts as readonly [PartOnSheet];
+  const { page } = first.part;
+  const isOne = parts.length === 1;
   // Drawn when they are looked at: of hundreds of sheets one is on the table.
-  const over = once(() =>
-    impose.tiles.letters ? letters(job, tile, strips, onSheet, { printed, area }) : [],
-  );
-  const cuts = [onSheet(kept), onSheet(tile.shows)].map((finished) => ({ finished, image: printed }));
-  const marks = once(() => cutMarks(paper, cuts, { ...finish.marks, kind: impose.marks }));
+  const over = once(() => parts.flatMap((part) => part.over()));
+  const marks = once(() => {
+    const cuts = parts.flatMap(({ kept, seen, printed }) =>
+      [kept, seen].map((finished) => ({ finished, image: printed })),
+    );
+    return [
+      ...cutMarks(paper, cuts, { ...finish.marks, kind: impose.marks }),
+      ...parts.flatMap(({ folds }) => folds),
+    ];
+  });
   return {
     ...page,
-    id,
-    number,
-    of,
-    title: tile.name,
-    stock: impose.paper,
+    ...as,
+    title: isOne ? first.part.name : null,
+    shows: isOne ? page.shows : null,
+    stock: impose.roll ? { ...impose.paper, height: paper.height } : impose.paper,
     paper,
     printable: whole,
-    trim: onSheet(kept),
-    bleed: printed,
-    safe: onSheet(tile.shows),
+    trim: isOne ? first.kept : whole,
+    bleed: isOne ? first.printed : whole,
+    safe: isOne ? first.seen : whole,
     mayLose: NO_EDGES,
     pixels: { width: edgePx(paper.width, target.ppi), height: edgePx(paper.height, target.ppi) },
     grounds: [],
@@ -74,23 +158,37 @@ export function spreadSheet(
     get marks() {
       return marks();
     },
-    freed: [onSheet(kept)],
-    part,
+    freed: parts.map(({ kept }) => kept),
+    parts: parts.map(({ part }) => part),
   };
+}
+
+/** How far a tick at a fold reaches in from the edge of what goes around a frame, at most; its line. */
+const FOLD = { length: mm(4), width: um(150), colour: "#20242c" };
+
+/** Ticks at the outermost edge of what goes around a frame, which lies at its back: in line with its front. */
+function foldsOf({ prints }: Tile, { piece: { face, whole } }: Tiling): Stroke[] {
+  const deep = face.x - whole.x;
+  const long = Math.min(FOLD.length, Math.floor(deep / 3));
+  if (long === 0) return [];
+  const { width, colour } = FOLD;
+  const [r, b] = [right(whole), bottom(whole)];
+  const upright = [face.x, right(face)].flatMap((x) => [
+    { x1: x, x2: x, y1: whole.y, y2: um(whole.y + long) },
+    { x1: x, x2: x, y1: um(b - long), y2: b },
+  ]);
+  const level = [face.y, bottom(face)].flatMap((y) => [
+    { y1: y, y2: y, x1: whole.x, x2: um(whole.x + long) },
+    { y1: y, y2: y, x1: um(r - long), x2: r },
+  ]);
+  const isHere = ({ x1, y1, x2, y2 }: Pick<Stroke, "x1" | "x2" | "y1" | "y2">) =>
+    x1 >= prints.x && x2 <= right(prints) && y1 >= prints.y && y2 <= bottom(prints);
+  return [...upright, ...level].filter(isHere).map((tick) => ({ ...tick, width, colour }));
 }
 
 const moved =
   (x: number, y: number) =>
   (rect: Rect): Rect => ({ ...rect, x: um(rect.x + x), y: um(rect.y + y) });
-
-/** What is left of a sheet once it is cut: what is seen, and what the next one is glued over. */
-function keptOf({ shows, prints }: Tile, strips: readonly StripOf[], joint: "glue" | "butt"): Rect {
-  if (joint === "butt") return shows;
-  const runsOn = (side: StripOf["side"]) => strips.some((strip) => strip.side === side);
-  const r = runsOn("right") ? right(prints) : right(shows);
-  const b = runsOn("bottom") ? bottom(prints) : bottom(shows);
-  return { x: shows.x, y: shows.y, width: um(r - shows.x), height: um(b - shows.y) };
-}
 
 /**
  * Where a sheet belongs, and which comes over it: in its strips, or beside the picture where it has none.
@@ -105,8 +203,8 @@ function letters(
   { impose }: Job,
   { name, shows }: Tile,
   strips: readonly StripOf[],
-  onSheet: (rect: Rect) => Rect,
-  { printed, area }: { printed: Rect; area: Rect },
+  move: Move,
+  beside: readonly Rect[],
 ): Ink[] {
   const goes = impose.tiles.joint === "glue" ? "goes here" : "lies here";
   const inks = strips.flatMap(({ side, rect, next }, i) => {
@@ -116,18 +214,20 @@ function letters(
       ? { ...rect, y: shows.y, height: shows.height }
       : { ...rect, x: shows.x, width: shows.width };
     const text = i === 0 ? `${name} · ${next} ${goes}` : `${next} ${goes}`;
-    return lettersIn(text, onSheet(along), upright, impose.tiles.under === "full");
+    return lettersIn(text, along, upright, impose.tiles.under === "full");
   });
-  if (inks.length > 0) return inks;
-  const beside = [
-    { ...printed, y: bottom(printed), height: um(bottom(area) - bottom(printed)) },
-    { ...printed, x: right(printed), width: um(right(area) - right(printed)) },
-    { ...area, y: um(0), height: area.y },
-  ];
+  if (inks.length > 0) return inks.map((ink) => movedInk(ink, move));
   const below = beside.find(({ width, height }) => Math.min(width, height) >= ROOM);
   if (!below) return [];
   return lettersIn(name, below, below.height > below.width, false);
 }
+
+/** Where a sheet has bare paper: below, at the right, above. */
+const besideOf = (printed: Rect, area: Rect): Rect[] => [
+  { ...printed, y: bottom(printed), height: um(bottom(area) - bottom(printed)) },
+  { ...printed, x: right(printed), width: um(right(area) - right(printed)) },
+  { ...area, y: um(0), height: area.y },
+];
 
 function lettersIn(text: string, strip: Rect, upright: boolean, plate: boolean): Ink[] {
   const { x, y, width, height } = strip;

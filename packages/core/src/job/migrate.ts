@@ -180,6 +180,13 @@ const STEPS: Record<number, (job: Values) => Values> = {
   }),
   // Version 15 spread no page over several sheets.
   15: (job) => ({ ...job, version: 16, impose: { ...(job.impose as Values), tiles: GLUED } }),
+  // Version 16 had no panels, rolls and maps, and printed all sheets.
+  16: (job) => ({
+    ...job,
+    version: 17,
+    impose: { ...(job.impose as Values), panels: null, roll: false, map: false },
+    making: { only: null, done: {} },
+  }),
 };
 
 /** Tickets as they are since shapes: strips that may stand where they were brought to, artwork stretched by so much. */

@@ -29,10 +29,11 @@ import {
 } from "../schema/parts.ts";
 import { imposeSchema } from "../solve/slots/index.ts";
 import { photoRefSchema, pickSchema } from "./stash/schema.ts";
+import { makingSchema } from "./making.ts";
 import { targetSchema } from "./target.ts";
 
 /** Version of the job file that this program writes. Raise it together with a step in `migrate.ts`. */
-export const JOB_VERSION = 16;
+export const JOB_VERSION = 17;
 
 /** What every kind of job says about its sheets. */
 export const sheetSchema = z.strictObject({
@@ -182,6 +183,7 @@ export const jobSchema = z
         y: z.array(length(LIMITS.away, "From the paper’s upper edge")).max(LIMITS.guides),
       })
       .describe("Lines to place cells by, which never print"),
+    making: makingSchema.describe("How far its sheets are, and which of them are made"),
     aside: z
       .partialRecord(
         z.enum(ticketSchema.options.map(({ shape }) => shape.kind.value)),

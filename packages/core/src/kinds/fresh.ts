@@ -80,6 +80,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     cells: {},
     sheets: { order: [], gone: [] },
     guides: { x: [], y: [] },
+    making: { only: null, done: {} },
     aside: {},
   };
 }

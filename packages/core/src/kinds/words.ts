@@ -29,6 +29,7 @@ export type Control =
   | "names"
   | "outline"
   | "page"
+  | "panels"
   | "paper"
   | "paperLie"
   | "papers"

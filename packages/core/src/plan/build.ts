@@ -36,6 +36,7 @@ import { isByHand } from "../photo/crop/index.ts";
 import type { Photos } from "../photo/record/index.ts";
 import { isAddedCell, photoNumber, type SheetName, type ShotName } from "../schema/index.ts";
 import { once } from "../base/remembered.ts";
+import { wrapBeyond } from "../solve/panels/index.ts";
 import { cellInk } from "./cellInk.ts";
 import { framed } from "./framed.ts";
 import { coverOf, imageOf, type SheetEdges } from "./image.ts";
@@ -189,11 +190,12 @@ function sheetPlan(
   const trim = finishedSheet(sheet, paper);
   // A page that is cut out of a larger sheet can bleed past its own paper.
   const isSheet = job.impose.way === "one";
-  const around = isSheet ? whole : grown(whole, target.bleed);
+  const runsOn = target.bleed + (job.impose.way === "tiles" ? wrapBeyond(job.impose.panels) : 0);
+  const around = isSheet ? whole : grown(whole, runsOn);
   const edges: SheetEdges = {
     paper: around,
     trim,
-    bleed: overlap(grown(trim, target.bleed), around) ?? around,
+    bleed: overlap(grown(trim, runsOn), around) ?? around,
   };
   const items = itemsOn(name, job, laid.blocks ?? []);
   const cells = cellPlans(job, photos, standing, edges, worn, at);
@@ -245,7 +247,7 @@ function sheetPlan(
       return [...cutMarks(paper, [...straight, ...own], finish.marks), ...(laid.lines ?? [])];
     }),
     freed: null,
-    part: null,
+    parts: [],
   };
 }
 

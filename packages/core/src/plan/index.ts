@@ -5,6 +5,7 @@ export {
   type GroundPlan,
   type ItemPlan,
   type PagePart,
+  type PartWrap,
   type SheetPlan,
 } from "./types.ts";
 export { AWAY } from "./cellInk.ts";
@@ -15,3 +16,4 @@ export { coarse } from "./coarse.ts";
 export { piecesArea } from "./piecesArea.ts";
 export { gradientEnds } from "./ground.ts";
 export { layers, lowest } from "./layers.ts";
+export { partOrigin, STRETCH, wrapZones, type WrapZone } from "./wrap.ts";

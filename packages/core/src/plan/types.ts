@@ -54,8 +54,8 @@ export interface SheetPlan {
   marks: Stroke[];
   /** The pages that are cut apart, where a sheet holds several; null where its cells are what is freed. */
   freed: Rect[] | null;
-  /** The page that this sheet shows a part of, where it is spread over several; null where it is not. */
-  part: PagePart | null;
+  /** What of pages this sheet shows a part of, where they are spread over several sheets. */
+  parts: PagePart[];
 }
 
 /** What of a colour is left where it is printed pale. */
@@ -69,17 +69,31 @@ export interface PagePart {
   /** “C1”. */
   name: string;
   page: SheetPlan;
+  /** 1 for the page as large as it is; less for the page in small. */
+  scale: number;
   /** What is printed of it, in µm on the page; painters round its edges on the page. */
   prints: Rect;
   /** What is seen of it once all is put together. */
   shows: Rect;
+  /** What goes around the edges of a panel instead of the page as it goes on; null where the page does. */
+  wrap: PartWrap | null;
   /** Strips of it that are printed pale: they are covered or cut off later. */
   pale: Rect[];
   /** How it meets the sheets around it: the side of each strip, the sheet there and how wide the strip is. */
   joint: "glue" | "butt";
   strips: { side: "right" | "bottom" | "left" | "top"; next: string; width: Um }[];
-  /** Where its upper left corner lies on the sheet. */
+  /** How it is turned on the sheet, and where its upper left corner lies there, as it lies then. */
+  turn: Quarter;
   at: { x: Um; y: Um };
+}
+
+/** What is painted outside the face of a panel: the page reflected at its edges, its last strip stretched, or a colour. */
+export interface PartWrap {
+  way: "mirrored" | "stretched" | "colour";
+  /** What is seen from the front, in µm on the page, and how far it goes around. */
+  face: Rect;
+  deep: Um;
+  colour: string;
 }
 
 /** A part of the paper that is coloured: the sheet, or one of the pages on it. */

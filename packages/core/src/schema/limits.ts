@@ -22,6 +22,8 @@ export const LIMITS = {
   margin: { least: um(0), most: mm(1000) },
   /** What runs on past a seam between sheets. */
   overlap: { least: um(0), most: mm(100) },
+  /** What goes around the edge of a frame. */
+  wrap: { least: mm(1), most: mm(200) },
   slack: { least: um(0), most: mm(20) },
   line: { least: um(20), most: mm(20) },
   markLength: { least: mm(0.5), most: mm(50) },

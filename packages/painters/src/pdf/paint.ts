@@ -93,10 +93,10 @@ export async function paintPdf(
       doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
       setBoxes(doc, sheet);
       manageColours(doc, colour, pictures);
-      if (sheet.part) {
+      for (const part of sheet.parts) {
         await drained(out);
         const setup = { colour, files, medium, light, stored };
-        await paintPagePart(doc, sheet.part, ppi, pictures, setup, watch);
+        await paintPagePart(doc, part, ppi, pictures, setup, watch);
       }
       for (const ground of sheet.grounds) paintGround(doc, ground);
       await paintInk(doc, sheet.backing, null, pictures);

@@ -4,6 +4,7 @@ import { paintSpace, SRGB, type OutputColour } from "../colour/space.ts";
 import type { PhotoFiles } from "../photo/files.ts";
 import { paintPart, type PaintSetup } from "../pixels/paint.ts";
 import type { Watch } from "../progress.ts";
+import { wrappedPixels } from "../pixels/panel.ts";
 import { paintInk } from "./ink.ts";
 import type { PdfPictures } from "./pictures.ts";
 import { pt } from "./units.ts";
@@ -26,43 +27,61 @@ export interface PartSetup extends Pick<PaintSetup, "medium" | "light" | "stored
  */
 export async function paintPagePart(
   doc: PDFKit.PDFDocument,
-  { page, prints, pale, at }: PagePart,
+  part: PagePart,
   ppi: number,
   pictures: PdfPictures,
   { colour, files, ...setup }: PartSetup,
   watch: Watch,
 ): Promise<void> {
-  const seen = pixelBox(prints, ppi);
-  const box = inSquares(seen);
+  const { page, prints, pale, scale, turn, wrap } = part;
+  const own = ppi * scale;
+  const seen = pixelBox(prints, own);
   const wanted = await paintSpace(colour, 8);
   // JPEGs of inks are not written: what the inks look like is.
   const space = wanted.channels === 3 ? wanted : await paintSpace();
-  const bare = { ...page, over: [] };
-  const { data, width, height } = await paintPart(bare, ppi, box, files, watch, { ...setup, space });
+  // What goes around an edge shows the words of the page as it shows its photos.
+  const painted = wrap ? page : { ...page, over: [] };
+  const box = inSquares(seen);
+  const { data, width, height } = await wrappedPixels(wrap, own, box, (at, needed) =>
+    paintPart(painted, at, needed, files, watch, { ...setup, space }),
+  );
   const jpeg = await sharp(data, { raw: { width, height, channels: 3 } })
     .jpeg({ quality: QUALITY, chromaSubsampling: "4:4:4" })
     .toBuffer();
   const image = pictures.raster(jpeg, { width, height }, space.profile ?? SRGB);
-  const points = (pixels: number) => pt((pixels * UM_PER_INCH) / ppi);
-  const [left, top] = [Math.round(toPx(at.x, ppi)), Math.round(toPx(at.y, ppi))];
+  const points = (pixels: number) => pt((pixels * UM_PER_INCH) / own);
+  const origin = originOf(part, seen, ppi);
   doc.save();
-  doc.rect(points(left), points(top), points(seen.width), points(seen.height)).clip();
-  doc.translate(points(left - seen.left), points(top - seen.top));
+  doc.translate(origin.x, origin.y);
+  if (turn !== 0) doc.rotate(turn);
+  if (scale !== 1) doc.scale(scale);
+  doc.rect(0, 0, points(seen.width), points(seen.height)).clip();
+  doc.translate(points(-seen.left), points(-seen.top));
   const size = {
     width: points(box.width - 2 * HAIR),
     height: points(box.height - 2 * HAIR),
     ignoreOrientation: true,
   };
   doc.image(image as never, points(box.left + HAIR), points(box.top + HAIR), size as never);
-  await paintInk(doc, page.over, null, pictures);
+  if (!wrap) await paintInk(doc, page.over, null, pictures);
   for (const strip of pale) {
-    const { left: x, top: y, width: across, height: down } = pixelBox(strip, ppi);
+    const { left: x, top: y, width: across, height: down } = pixelBox(strip, own);
     doc
       .fillColor("#ffffff", 1 - PALE)
       .rect(points(x), points(y), points(across), points(down))
       .fill();
   }
   doc.restore();
+}
+
+/** Where the first pixel of a part lies on its sheet once it is turned there, in points. */
+function originOf(part: PagePart, seen: PixelBox, ppi: number): { x: number; y: number } {
+  const points = (pixels: number) => pt((pixels * UM_PER_INCH) / ppi);
+  const [x, y] = [Math.round(toPx(part.at.x, ppi)), Math.round(toPx(part.at.y, ppi))];
+  // In pixels of the sheet, which are those of the page whatever its size there.
+  const across = part.turn === 90 ? seen.height : part.turn === 180 ? seen.width : 0;
+  const down = part.turn === 180 ? seen.height : part.turn === 270 ? seen.width : 0;
+  return { x: points(x + across), y: points(y + down) };
 }
 
 /** A box widened to whole squares of the page. */

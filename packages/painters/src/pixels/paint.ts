@@ -30,6 +30,7 @@ import { paintInk, type Laid } from "./ink.ts";
 import type { KeptPhotos } from "./kept.ts";
 import { levelled } from "./level.ts";
 import { outlineBoxes, strokeBox } from "./lines.ts";
+import { partPixels, turnedPixels } from "./panel.ts";
 import { seenPart } from "./part.ts";
 import type { StoredPhotos } from "./stored.ts";
 import { tilted } from "./tilt.ts";
@@ -61,22 +62,43 @@ export async function paintSheet(
   const { space = await paintSpace() } = setup;
   const how = { ...setup, space };
   const sheet = blankSheet(plan.pixels.width, plan.pixels.height, space);
-  if (plan.part) await paintPartOnto(sheet, plan.part, plan.ppi, files, watch, how);
+  const [only, ...others] = plan.parts;
+  if (only && others.length === 0 && isStraight(only)) {
+    await paintPartOnto(sheet, only, plan.ppi, files, watch, how);
+  } else {
+    for (const part of plan.parts) {
+      const pixels = await partPixels(part, plan.ppi, (ppi, box) =>
+        paintPart(part.page, ppi, box, files, watch, how),
+      );
+      const { data, width, height } = turnedPixels(pixels, part.turn);
+      copyOnto(sheet, data, { ...cornerOf(part, plan.ppi), width, height });
+    }
+  }
   await paintOnto(sheet, plan, plan.ppi, files, watch, how);
   return sheet;
 }
 
-/** Paints the part of a page that a sheet shows, and takes away what the page has beside it. */
+/** Whether a part is the page’s own pixels and nothing else. */
+const isStraight = ({ turn, scale, wrap }: PagePart): boolean => turn === 0 && scale === 1 && wrap === null;
+
+/** Where the first pixel of a part lies on its sheet. */
+const cornerOf = ({ at }: PagePart, ppi: number) => ({
+  left: Math.round(toPx(at.x, ppi)),
+  top: Math.round(toPx(at.y, ppi)),
+});
+
+/** Paints the only part that a sheet shows right onto it, and takes away what the page has beside it. */
 async function paintPartOnto(
   sheet: SheetPixels,
-  { page, prints, pale, at }: PagePart,
+  part: PagePart,
   ppi: number,
   files: PhotoFiles,
   watch: Watch,
   how: Painting,
 ): Promise<void> {
+  const { page, prints, pale } = part;
   const box = pixelBox(prints, ppi);
-  const [left, top] = [Math.round(toPx(at.x, ppi)), Math.round(toPx(at.y, ppi))];
+  const { left, top } = cornerOf(part, ppi);
   const onPage: SheetPixels = { ...sheet, left: box.left - left, top: box.top - top };
   await paintOnto(onPage, page, ppi, files, watch, { ...how, once: true });
   for (const strip of pale) makePale(onPage, pixelBox(strip, ppi));

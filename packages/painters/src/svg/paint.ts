@@ -10,6 +10,8 @@ import {
   gradientEnds,
   type GroundPlan,
   PALE,
+  partOrigin,
+  wrapZones,
   type PagePart,
   type SheetPlan,
 } from "@wide-quilt/core";
@@ -46,10 +48,9 @@ export async function paintSvg(
     ...{ photoPpi, medium, keepPlace, light, ppi: sheet.ppi },
     inks: "no inks",
   });
-  const marks = [
-    ...(sheet.part ? await partMarks(sheet.part, pictures, watch) : []),
-    ...(await pageMarks(sheet, pictures, watch)),
-  ];
+  const marks: string[] = [];
+  for (const part of sheet.parts) marks.push(...(await partMarks(part, pictures, watch)));
+  marks.push(...(await pageMarks(sheet, pictures, watch)));
   const fonts = await fontFaces(sheet);
   await writeFile(
     path,
@@ -86,18 +87,27 @@ async function pageMarks(plan: SheetPlan, pictures: SvgPictures, watch: Watch): 
   return marks;
 }
 
-/** The part of a page that a sheet shows. */
-async function partMarks(
-  { page, prints, pale, at }: PagePart,
-  pictures: SvgPictures,
-  watch: Watch,
-): Promise<string[]> {
-  const id = pictures.id();
-  const here = page.cells.filter(({ angle, image }) => angle !== 0 || overlap(image, prints) !== null);
-  const window = `<clipPath id="${id}"><path d="${rectPath(prints)}"/></clipPath>`;
+/** A part of a page on its sheet: its photos once, drawn as often as it is reflected around an edge. */
+async function partMarks(part: PagePart, pictures: SvgPictures, watch: Watch): Promise<string[]> {
+  const { page, prints, pale, wrap, turn, scale } = part;
+  const zones = wrapZones(part);
+  const here = page.cells.filter(
+    ({ angle, image }) => wrap !== null || angle !== 0 || overlap(image, prints) !== null,
+  );
+  const marks = await pageMarks({ ...page, cells: here }, pictures, watch);
+  const [window, drawn] = [pictures.id(), pictures.id()];
+  const { x, y } = partOrigin(part);
+  const turned = turn === 0 ? "" : ` rotate(${turn})`;
+  const smaller = scale === 1 ? "" : ` scale(${scale})`;
+  const zoneMarks = zones.map(({ clip, across, down, x0, y0 }, i) => {
+    const id = pictures.id();
+    const content = i === 0 ? `<g id="${drawn}">${marks.join("")}</g>` : `<use href="#${drawn}"/>`;
+    return `<clipPath id="${id}"><path d="${rectPath(clip)}"/></clipPath><g clip-path="url(#${id})"><g transform="matrix(${across} 0 0 ${down} ${x0} ${y0})">${content}</g></g>`;
+  });
   return [
-    `<g transform="translate(${at.x - prints.x} ${at.y - prints.y})">${window}<g clip-path="url(#${id})">`,
-    ...(await pageMarks({ ...page, cells: here }, pictures, watch)),
+    `<g transform="translate(${x} ${y})${turned}${smaller} translate(${-prints.x} ${-prints.y})"><clipPath id="${window}"><path d="${rectPath(prints)}"/></clipPath><g clip-path="url(#${window})">`,
+    wrap?.way === "colour" ? `<path d="${rectPath(prints)}" fill="${wrap.colour}"/>` : "",
+    ...zoneMarks,
     ...pale.map((strip) => `<path d="${rectPath(strip)}" fill="#ffffff" fill-opacity="${1 - PALE}"/>`),
     "</g></g>",
   ];
@@ -142,7 +152,7 @@ function outlineMark(cell: CellPlan): string {
 /** The letters that a sheet needs of each font, embedded. */
 async function fontFaces(sheet: SheetPlan): Promise<string> {
   const letters = new Map<FontId, string>();
-  const plans = sheet.part ? [sheet.part.page, sheet] : [sheet];
+  const plans = [...new Set(sheet.parts.map(({ page }) => page)), sheet];
   const inks = plans.flatMap(({ backing, cells, over }) => [
     ...backing,
     ...cells.flatMap((cell) => cell.over),

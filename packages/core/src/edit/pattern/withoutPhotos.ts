@@ -55,6 +55,7 @@ export function withoutPhotos(job: Job): Job {
     heads: {},
     backdrops: {},
     aside: {},
+    making: { only: null, done: {} },
     graphics,
     shapes: onSheet(job.shapes),
     texts: onSheet(job.texts),

@@ -1,14 +1,14 @@
 import { area } from "../../base/geometry/index.ts";
 import { paperPrice, type Job } from "../../job/index.ts";
-import { tilingOf } from "../../solve/slots/index.ts";
-import { seamLength, type SpreadPage } from "../../solve/tiles/index.ts";
+import { tilingsOf } from "../../solve/slots/index.ts";
+import { seamLength, type SpreadPage, type Tiling } from "../../solve/tiles/index.ts";
 
 /** A page spread over sheets of one paper that lie one way. */
 export interface OnPaper {
   paper: Job["impose"]["paper"];
   lie: "portrait" | "landscape";
-  columns: number;
-  rows: number;
+  /** Sheets across and down, of a page in one piece; null for one in panels. */
+  grid: { columns: number; rows: number } | null;
   sheets: number;
   /** Share of all paper that is not the finished page, 0…1. */
   waste: number;
@@ -27,22 +27,22 @@ export const spreadOnPapers = (
 ): OnPaper[] =>
   papers.flatMap((paper) =>
     (["portrait", "landscape"] as const).flatMap((lie): OnPaper[] => {
-      const tiling = tilingOf({ ...job.impose, paper, lie }, page, job.target.printer.unprintable);
-      if (!tiling) return [];
-      const { columns, rows } = tiling;
-      const sheets = columns * rows;
+      const tilings = tilingsOf({ ...job.impose, paper, lie }, page, job.target.printer.unprintable);
+      if (!tilings) return [];
+      const sum = (of: (tiling: Tiling) => number) => tilings.reduce((all, tiling) => all + of(tiling), 0);
+      const sheets = sum(({ tiles }) => tiles.length);
+      const [one] = tilings;
       return [
         {
           paper,
           lie,
-          columns,
-          rows,
+          grid: tilings.length === 1 && one ? { columns: one.columns, rows: one.rows } : null,
           sheets,
-          waste: 1 - area(page) / (sheets * area(paper)),
+          waste: 1 - sum(({ piece }) => area(piece.whole)) / (sheets * area(paper)),
           price: sheets * paperPrice(job, paper),
-          joints: (columns - 1) * rows + columns * (rows - 1),
-          seams: seamLength(tiling, page),
-          meet: (columns - 1) * (rows - 1),
+          joints: sum(({ columns, rows }) => (columns - 1) * rows + columns * (rows - 1)),
+          seams: sum(seamLength),
+          meet: sum(({ columns, rows }) => (columns - 1) * (rows - 1)),
         },
       ];
     }),

@@ -1,1 +1,1 @@
-export { seamsOf, type Seams, type SeamsAlong } from "./seams.ts";
+export { headsBetween, seamsOf, type Seams, type SeamsAlong } from "./seams.ts";

@@ -1,10 +1,11 @@
 import { contrast } from "../../base/contrast.ts";
-import { overlap, type Rect } from "../../base/geometry/index.ts";
+import { contains, overlap, type Rect } from "../../base/geometry/index.ts";
 import { um, type Um } from "../../base/length/index.ts";
 import { headsIn, pagesOnSheets, type Job } from "../../job/index.ts";
 import { darkAndLight, partUnder } from "../../photo/light/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { headsOn, type SheetPlan } from "../../plan/index.ts";
+import { piecesOf } from "../../solve/panels/index.ts";
 import {
   bestShift,
   seamCost,
@@ -24,10 +25,12 @@ export interface SeamsAlong {
   shifts: Tiling["shifts"]["across"];
 }
 
-/** The seams of a page that is spread. */
+/** The seams of a page that is spread, or of one of its panels. */
 export interface Seams {
   page: SheetPlan;
   tiling: Tiling;
+  /** Whether the page hangs in one piece, so that its seams can be moved without a thought to others. */
+  isAll: boolean;
   across: SeamsAlong;
   down: SeamsAlong;
 }
@@ -39,20 +42,47 @@ export function seamsOf(job: Job, photos: Photos, pages: readonly SheetPlan[]): 
     job,
     pages.map(({ trim }) => trim),
   );
-  const tilings = new Map(sheets.flatMap(({ slots }) => slots.map(({ page, part }) => [page, part!.tiling])));
-  return [...tilings].map(([index, tiling]): Seams => {
-    const page = pages[index]!;
+  return pages.flatMap((page, index): Seams[] => {
+    const tilings = [
+      ...new Set(
+        sheets.flatMap(({ slots }) =>
+          slots.flatMap((slot) => (slot.page === index ? slot.part!.tiling : [])),
+        ),
+      ),
+    ];
+    if (tilings.length === 0) return [];
     const { across, down } = mattersOn(job, photos, page);
     const { shift } = job.impose.tiles;
-    const xs = tiling.tiles.filter(({ row, column }) => row === 0 && column > 0).map(({ shows }) => shows.x);
-    const ys = tiling.tiles.filter(({ row, column }) => column === 0 && row > 0).map(({ shows }) => shows.y);
-    return {
-      page,
-      tiling,
-      across: along(xs, tiling.shifts.across, shift.across, across),
-      down: along(ys, tiling.shifts.down, shift.down, down),
-    };
+    return tilings.map((tiling): Seams => {
+      const xs = tiling.tiles
+        .filter(({ row, column }) => row === 0 && column > 0)
+        .map(({ shows }) => shows.x);
+      const ys = tiling.tiles
+        .filter(({ row, column }) => column === 0 && row > 0)
+        .map(({ shows }) => shows.y);
+      return {
+        page,
+        tiling,
+        isAll: tilings.length === 1,
+        across: along(xs, tiling.shifts.across, shift.across, across),
+        down: along(ys, tiling.shifts.down, shift.down, down),
+      };
+    });
   });
+}
+
+/** How many heads of a page are not wholly on one of its panels: a gap or an edge goes through them. */
+export function headsBetween(job: Job, photos: Photos, page: SheetPlan): number {
+  const { panels } = job.impose;
+  const pieces = panels && piecesOf(page.trim, panels);
+  if (!pieces) return 0;
+  const faces = pieces.map(({ face }): Rect => ({
+    ...face,
+    x: um(face.x + page.trim.x),
+    y: um(face.y + page.trim.y),
+  }));
+  const onPage = headBoxes(job, photos, page).flatMap((box) => overlap(box, page.trim) ?? []);
+  return onPage.filter((box) => !faces.some((face) => contains(face, box))).length;
 }
 
 function along(seams: Um[], shifts: Tiling["shifts"]["across"], asked: number, matters: Matters): SeamsAlong {
@@ -62,16 +92,23 @@ function along(seams: Um[], shifts: Tiling["shifts"]["across"], asked: number, m
   return { seams, cost: seamCost(seams, matters), best: { shift: um(best), cost }, shifts };
 }
 
-/** What seams of a page are kept away from: the heads on it, their eyes, and places where its photos are busy. */
-function mattersOn(job: Job, photos: Photos, { cells, trim }: SheetPlan): { across: Matters; down: Matters } {
-  const seen = cells.flatMap((cell) => {
+/** The heads on a page, as far as they are seen. */
+const headBoxes = (job: Job, photos: Photos, { cells }: SheetPlan): Rect[] =>
+  cells.flatMap((cell) => {
     const facts = cell.photo === null ? undefined : photos[cell.photo];
     if (!cell.picture || !facts || cell.photo === null) return [];
     const heads = headsIn(job, photos, cell.photo);
-    const boxes = headsOn(cell, heads, facts, cell.sits).flatMap((box) => overlap(box, cell.image) ?? []);
-    return [{ cell, picture: cell.picture, light: facts.light, boxes }];
+    return headsOn(cell, heads, facts, cell.sits).flatMap((box) => overlap(box, cell.image) ?? []);
   });
-  const boxes = seen.flatMap((one) => one.boxes);
+
+/** What seams of a page are kept away from: the heads on it, their eyes, and places where its photos are busy. */
+function mattersOn(job: Job, photos: Photos, page: SheetPlan): { across: Matters; down: Matters } {
+  const { cells, trim } = page;
+  const seen = cells.flatMap((cell) => {
+    const facts = cell.photo === null ? undefined : photos[cell.photo];
+    return cell.picture && facts ? [{ cell, picture: cell.picture, light: facts.light }] : [];
+  });
+  const boxes = headBoxes(job, photos, page);
   const busyIn = (line: Rect): number => {
     const parts = seen.flatMap(({ cell, picture, light }) => {
       const here = overlap(line, cell.image);

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { LIES } from "../../base/geometry/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { count, gap, length, paper } from "../../schema/parts.ts";
+import { panelsSchema } from "../panels/schema.ts";
 import { tilesSchema } from "../tiles/schema.ts";
 
 /** How pages come onto the sheets that the printer takes. */
@@ -36,6 +37,13 @@ export const imposeSchema = z.strictObject({
   pdf: z.enum(["sheets", "pages"]).describe("What a PDF holds: the sheets as they are printed, or the pages"),
   marks: z.enum(["corner ticks", "crosses", "full lines", "none"]).describe("Marks to cut pages apart by"),
   tiles: tilesSchema,
+  panels: panelsSchema.nullable().describe("The pieces that a page which is spread hangs in; null for one"),
+  roll: z
+    .boolean()
+    .describe(
+      "Whether the paper of pages that are spread is a roll: as wide as the paper, cut off as needed and no longer than it",
+    ),
+  map: z.boolean().describe("Whether a sheet of its own says how sheets of a page are put together"),
 });
 
 export type Impose = z.infer<typeof imposeSchema>;

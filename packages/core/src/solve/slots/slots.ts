@@ -1,6 +1,7 @@
 import {
   bottom,
   inside,
+  onItsSide,
   quarterTurned,
   right,
   waysToLie,
@@ -10,16 +11,17 @@ import {
   type Size,
 } from "../../base/geometry/index.ts";
 import { um, type Um } from "../../base/length/index.ts";
+import { remembered } from "../../base/remembered.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { gridPlaces, holdsOf, placedBlock, type MostPlace } from "../fit/index.ts";
-import { tiled, type Lying, type SpreadPage, type Tile, type Tiling } from "../tiles/index.ts";
+import { nested, tiled, type Lying, type SpreadPage, type Tile, type Tiling } from "../tiles/index.ts";
 import type { Impose } from "./schema.ts";
 
 /** Where a page lies on a sheet: which, counted from 0, and the finished page’s place. */
 export interface Slot {
   page: number;
   at: Placement;
-  /** Which part of the page it is, where that is spread over several sheets; the page then reaches past the sheet. */
+  /** Which part of the page it is, where that is spread over several sheets; what is printed of it is then what lies there. */
   part?: { tile: Tile; tiling: Tiling };
 }
 
@@ -90,21 +92,66 @@ export const waysOf = (impose: Pick<Impose, "paper" | "lie" | "margin">, unprint
     return { lying, area };
   });
 
-/** How a page is spread over sheets; null where no sheet has room for that. */
-export const tilingOf = (impose: Impose, page: SpreadPage, unprintable: Edges): Tiling | null =>
-  tiled(impose.tiles, page, waysOf(impose, unprintable));
+/** How a page is spread over sheets, panel by panel; null where no sheet has room for that. */
+export const tilingsOf = (impose: Impose, page: SpreadPage, unprintable: Edges): Tiling[] | null =>
+  tiled(impose, page, waysToSpread(impose, unprintable));
+
+/** The ways in which sheets may lie; a roll has the picture along it or across. */
+function waysToSpread(impose: Impose, unprintable: Edges): Lying[] {
+  if (!impose.roll) return waysOf(impose, unprintable);
+  const ways = waysOf({ ...impose, lie: "portrait" }, unprintable);
+  const across = ways.map(({ lying, area }) => ({
+    lying: onItsSide(lying),
+    area: { ...area, ...onItsSide(area) },
+  }));
+  return impose.mayTurn ? [...ways, ...across] : ways;
+}
 
 /** Each page over as many sheets as it takes; one that cannot be spread is on none. */
-const spreadOut = (impose: Impose, pages: readonly Size[], unprintable: Edges, bleed: Um): Imposed[] =>
-  pages.flatMap((of, page) => {
-    const tiling = tilingOf(impose, { ...of, bleed }, unprintable);
-    if (!tiling) return [];
-    const { lying, area } = tiling;
-    return tiling.tiles.map((tile): Imposed => {
-      const at = { of, turn: 0, x: um(area.x - tile.prints.x), y: um(area.y - tile.prints.y) } as const;
-      return { lying, slots: [{ page, at, part: { tile, tiling } }] };
-    });
+function spreadOut(impose: Impose, pages: readonly Size[], unprintable: Edges, bleed: Um): Imposed[] {
+  const parts = pages.flatMap((of, page): Part[] => {
+    const tilings = tilingsOf(impose, { ...of, bleed }, unprintable) ?? [];
+    return tilings.flatMap((tiling) => tiling.tiles.map((tile) => ({ page, tile, tiling })));
   });
+  if (impose.roll) return onRoll(impose, parts, unprintable);
+  return parts.map(({ page, tile, tiling }): Imposed => {
+    const { x, y } = tiling.area;
+    return {
+      lying: tiling.lying,
+      slots: [{ page, at: { of: tile.prints, turn: 0, x, y }, part: { tile, tiling } }],
+    };
+  });
+}
+
+type Part = NonNullable<Slot["part"]> & { page: number };
+
+/** All parts on as little of a roll as can be. */
+function onRoll(impose: Impose, parts: readonly Part[], unprintable: Edges): Imposed[] {
+  const [{ area }] = waysOf({ ...impose, lie: "portrait" }, unprintable) as [Lying];
+  const { paper, gap, mayTurn } = impose;
+  const cuts = nestedOnce(
+    parts.map(({ tile: { prints } }) => ({ width: prints.width, height: prints.height })),
+    { width: area.width, most: area.height },
+    { gap, mayTurn },
+  );
+  return cuts.map(({ length, places }): Imposed => {
+    const lying = { width: paper.width, height: um(paper.height - area.height + length) };
+    const slots = places.map(({ piece, turned, x, y }): Slot => {
+      const { page, ...part } = parts[piece]!;
+      const at = {
+        of: part.tile.prints,
+        turn: turned ? 90 : 0,
+        x: um(area.x + x),
+        y: um(area.y + y),
+      } as const;
+      return { page, at, part };
+    });
+    return { lying, slots };
+  });
+}
+
+/** Nesting is a search, and plans are made at every step. */
+const nestedOnce = remembered(nested);
 
 function placesIn({ grid, mayTurn, gap }: Impose, page: Size, area: Rect): MostPlace[] {
   const room: Size = { width: area.width, height: area.height };

@@ -16,4 +16,7 @@ export const EACH_ITS_SHEET: Impose = {
   pdf: "sheets",
   marks: "corner ticks",
   tiles: GLUED,
+  panels: null,
+  roll: false,
+  map: false,
 };

@@ -5,6 +5,7 @@ export {
   stripsOf,
   tiled,
   tileName,
+  type Dividing,
   type Lying,
   type SpreadPage,
   type StripOf,
@@ -14,3 +15,4 @@ export {
 export { sizeOf } from "./sized.ts";
 export { GLUED } from "./usual.ts";
 export { bestShift, cheaper, seamCost, SEAM_STEP, type Matters, type SeamCost } from "./seams.ts";
+export { nested, type Cut } from "./roll.ts";

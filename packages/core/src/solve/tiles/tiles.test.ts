@@ -12,6 +12,8 @@ const way = (width: number, height: number, margin: number) => ({
   area: { x: mm(margin), y: mm(margin), width: mm(width - 2 * margin), height: mm(height - 2 * margin) },
 });
 
+const whole = (tiles: typeof GLUED) => ({ tiles, panels: null });
+
 const asked = (more: Partial<Parameters<typeof divided>[0]> = {}) => ({
   joint: "glue" as const,
   overlap: mm(10),
@@ -110,16 +112,17 @@ describe("a page over sheets", () => {
   it("lies the way that takes fewer sheets: 1000 × 280 mm over A4 with 5 mm margins", () => {
     // By hand: upright 200 − 10 = 190 across, 6 × 1; on its side 287 − 10 = 277, 4 × 2 (200 down is too little).
     const page = { width: mm(1000), height: mm(280), bleed: um(0) };
-    const tiling = tiled(GLUED, page, [way(210, 297, 5), way(297, 210, 5)])!;
-    expect([tiling.columns, tiling.rows]).toEqual([6, 1]);
-    expect(tiling.lying.width).toBe(mm(210));
-    expect(tiling.tiles.map(({ name }) => name)).toEqual(["A1", "B1", "C1", "D1", "E1", "F1"]);
+    const [tiling] = tiled(whole(GLUED), page, [way(210, 297, 5), way(297, 210, 5)])!;
+    expect([tiling!.columns, tiling!.rows]).toEqual([6, 1]);
+    expect(tiling!.lying.width).toBe(mm(210));
+    expect(tiling!.tiles.map(({ name }) => name)).toEqual(["A1", "B1", "C1", "D1", "E1", "F1"]);
   });
 
   it("says which sheet comes over which strip", () => {
     const page = { width: mm(300), height: mm(400), bleed: um(0) };
-    const tiling = tiled(GLUED, page, [way(210, 297, 5)])!;
-    const of = (at: number) => stripsOf(tiling.tiles[at]!, tiling).map(({ side, next }) => `${side} ${next}`);
+    const [tiling] = tiled(whole(GLUED), page, [way(210, 297, 5)])!;
+    const of = (at: number) =>
+      stripsOf(tiling!.tiles[at]!, tiling!).map(({ side, next }) => `${side} ${next}`);
     expect(of(0)).toEqual(["right B1", "bottom A2"]);
     expect(of(3)).toEqual([]);
   });
@@ -146,9 +149,9 @@ describe("a page over sheets", () => {
         (columns, rows, joint, overlap) => {
           const tiles = { ...GLUED, joint, overlap: um(overlap) };
           const size = sizeOf(tiles, { columns, rows }, way(210, 297, 5), um(0))!;
-          const tiling = tiled(tiles, { ...size, bleed: um(0) }, [way(210, 297, 5)])!;
-          expect([tiling.columns, tiling.rows]).toEqual([columns, rows]);
-          for (const { prints } of tiling.tiles) {
+          const [tiling] = tiled(whole(tiles), { ...size, bleed: um(0) }, [way(210, 297, 5)])!;
+          expect([tiling!.columns, tiling!.rows]).toEqual([columns, rows]);
+          for (const { prints } of tiling!.tiles) {
             expect([prints.width, prints.height]).toEqual([mm(200), mm(287)]);
           }
         },

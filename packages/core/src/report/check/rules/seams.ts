@@ -1,6 +1,7 @@
 import { um, writeMeasure } from "../../../base/length/index.ts";
 import { shiftWithin } from "../../../solve/tiles/index.ts";
-import { seamsOf, type Seams } from "../../seams/index.ts";
+import type { Job } from "../../../job/index.ts";
+import { headsBetween, seamsOf, type Seams } from "../../seams/index.ts";
 import type { Finding, Mend, Rule } from "../finding.ts";
 
 /** Sheets after which someone is asked whether they are meant. */
@@ -10,53 +11,77 @@ const MANY = 200;
 export const seams: Rule = ({ job, photos, sheets, words }) => {
   const writing = { ...words, ppi: job.target.ppi };
   const { tiles } = job.impose;
-  return seamsOf(job, photos, sheets).flatMap((found): Finding[] => {
-    const { tiling, across, down } = found;
-    const cut = across.cost.heads + down.cost.heads;
-    const left = across.best.cost.heads + down.best.cost.heads;
-    const count = tiling.tiles.length;
-    const findings: Finding[] = [];
-    if (cut > 0) {
-      const how = howMoved(found, tiles.shift, (value) => writeMeasure(um(Math.abs(value)), writing));
-      const mend: Mend | undefined =
-        left < cut
-          ? {
-              label: `Move seams ${how}`,
-              edit: {
-                do: "impose",
-                change: {
-                  tiles: { ...tiles, shift: { across: across.best.shift, down: down.best.shift } },
+  const all = seamsOf(job, photos, sheets);
+  const apart = sheets.flatMap((page) => between(headsBetween(job, photos, page)));
+  return [
+    ...apart,
+    ...fewer(all, job),
+    ...all.flatMap((found): Finding[] => {
+      const { tiling, across, down } = found;
+      const cut = across.cost.heads + down.cost.heads;
+      const left = across.best.cost.heads + down.best.cost.heads;
+      const count = tiling.tiles.length;
+      const findings: Finding[] = [];
+      if (cut > 0) {
+        const how = howMoved(found, tiles.shift, (value) => writeMeasure(um(Math.abs(value)), writing));
+        const mend: Mend | undefined =
+          left < cut && found.isAll
+            ? {
+                label: `Move seams ${how}`,
+                edit: {
+                  do: "impose",
+                  change: {
+                    tiles: { ...tiles, shift: { across: across.best.shift, down: down.best.shift } },
+                  },
                 },
-              },
-            }
-          : undefined;
-      findings.push({
-        rule: "seam-through-head",
-        level: "look",
-        sentence: `${cut === 1 ? "A seam goes" : "Seams go"} through ${cut === 1 ? "a head" : `heads ${cut} times`}. ${left === cut ? "No other way for them to fall spares more; other paper or another size may." : left === 0 ? "They can all be spared." : `${cut - left} can be spared.`}`,
-        cells: [],
-        mend,
-      });
-    }
-    if (count === 1) {
-      findings.push({
-        rule: "spread-over-one",
-        level: "look",
-        sentence: `The page fits on one sheet of ${job.impose.paper.name}, so nothing is spread.`,
-        cells: [],
-      });
-    }
-    if (count > MANY) {
-      findings.push({
-        rule: "many-sheets",
-        level: "look",
-        sentence: `The page takes ${count} sheets of ${job.impose.paper.name}, ${tiling.columns} × ${tiling.rows}. Larger paper or a smaller page takes fewer.`,
-        cells: [],
-      });
-    }
-    return findings;
-  });
+              }
+            : undefined;
+        findings.push({
+          rule: "seam-through-head",
+          level: "look",
+          sentence: `${cut === 1 ? "A seam goes" : "Seams go"} through ${cut === 1 ? "a head" : `heads ${cut} times`}. ${left === cut ? "No other way for them to fall spares more; other paper or another size may." : left === 0 ? "They can all be spared." : `${cut - left} can be spared.`}`,
+          cells: [],
+          mend,
+        });
+      }
+      if (count > MANY) {
+        findings.push({
+          rule: "many-sheets",
+          level: "look",
+          sentence: `The page takes ${count} sheets of ${job.impose.paper.name}, ${tiling.columns} × ${tiling.rows}. Larger paper or a smaller page takes fewer.`,
+          cells: [],
+        });
+      }
+      return findings;
+    }),
+  ];
 };
+
+/** Heads that a gap between panels hides, or an edge cuts. */
+const between = (heads: number): Finding[] =>
+  heads === 0
+    ? []
+    : [
+        {
+          rule: "head-between-panels",
+          level: "look",
+          sentence: `${heads === 1 ? "A head lies" : `${heads} heads lie`} across the gap between panels. Move the photo, or let panels be of other sizes.`,
+          cells: [],
+        },
+      ];
+
+/** A page that is spread over a single sheet, though nobody asked for panels or a roll. */
+const fewer = (all: readonly Seams[], { impose }: Job): Finding[] =>
+  impose.roll || impose.panels || !all.some(({ tiling }) => tiling.tiles.length === 1)
+    ? []
+    : [
+        {
+          rule: "spread-over-one",
+          level: "look",
+          sentence: `The page fits on one sheet of ${impose.paper.name}, so nothing is spread.`,
+          cells: [],
+        },
+      ];
 
 /** "22 mm to the left, 3 mm down" */
 function howMoved(

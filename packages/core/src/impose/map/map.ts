@@ -1,0 +1,246 @@
+import { area, inside, NO_EDGES, type Rect, type Size } from "../../base/geometry/index.ts";
+import { edgePx, mm, nearest, um, type WriteOptions } from "../../base/length/index.ts";
+import { once } from "../../base/remembered.ts";
+import type { Ink } from "../../finish/graphics/index.ts";
+import type { Job } from "../../job/index.ts";
+import type { PagePart, SheetPlan } from "../../plan/index.ts";
+import { wallOf, type Piece } from "../../solve/panels/index.ts";
+import type { Tiling } from "../../solve/tiles/index.ts";
+import { line, outlined, plate, words } from "./ink.ts";
+import { measures, type Measured } from "./measures.ts";
+import { takesOf, told } from "./told.ts";
+
+/** What is kept free at the edges of a map at least, and beside the picture for its measures. */
+const MARGIN = mm(10);
+const BESIDE = mm(9);
+const TITLE = mm(5);
+const TEXT = mm(3.2);
+/** The picture has no more of the height than this. */
+const PICTURE = 0.55;
+/** Letters on the picture; sheets smaller than that on the map have none. */
+const LETTER = { size: mm(3), least: mm(4) };
+
+/**
+ * How a page is put together, on a sheet of its own:
+ *
+ *     Panorama for the hide wall
+ *         ├ 200 ┼ 200 ┼ 200 ┤
+ *     ┬   ┌─────┬─────┬─────┐
+ *     287 │A1   │B1   │C1   │      the picture in small, with its seams
+ *     ┴   └─────┴─────┴─────┘
+ *     Together 600 × 287 mm …      what it takes, and what is done in which order
+ *     A1 □ □ □   B1 □ □ □          printed, cut, glued
+ */
+export function mapSheet(
+  job: Job,
+  page: SheetPlan,
+  tilings: readonly Tiling[],
+  { id, number, of, paper: used }: Pick<SheetPlan, "id" | "number" | "of"> & { paper: number },
+): SheetPlan {
+  const { impose, target } = job;
+  const [first] = tilings as readonly [Tiling];
+  // A length of roll is too dear for that, and too wide to be held.
+  const lying: Size = impose.roll ? { width: mm(210), height: mm(297) } : first.lying;
+  const whole = inside(lying, NO_EDGES);
+  const write: WriteOptions = { unit: job.unit, ppi: target.ppi };
+  const room: Rect = {
+    x: um(Math.max(MARGIN, first.area.x)),
+    y: um(Math.max(MARGIN, first.area.y)),
+    width: um(lying.width - 2 * Math.max(MARGIN, first.area.x)),
+    height: um(lying.height - 2 * Math.max(MARGIN, first.area.y)),
+  };
+  const wall = wallOf(page.trim, impose.panels);
+  const box: Rect = {
+    x: um(room.x + BESIDE),
+    y: um(room.y + TITLE * 1.6 + BESIDE),
+    width: um(room.width - BESIDE),
+    height: um(Math.floor(room.height * PICTURE)),
+  };
+  const scale = Math.min(box.width / wall.width, box.height / wall.height, 1);
+  const at = (x: number, y: number) => ({ x: nearest(box.x + x * scale), y: nearest(box.y + y * scale) });
+  const small = (rect: Rect, { face, wall: hung }: Piece): Rect => {
+    const corner = at(rect.x - face.x + hung.x, rect.y - face.y + hung.y);
+    const end = at(rect.x - face.x + hung.x + rect.width, rect.y - face.y + hung.y + rect.height);
+    return { ...corner, width: um(end.x - corner.x), height: um(end.y - corner.y) };
+  };
+  const parts = tilings.map(({ piece }): PagePart => {
+    const { x, y, width, height } = piece.face;
+    const shown: Rect = { x: um(x + page.trim.x), y: um(y + page.trim.y), width, height };
+    return {
+      name: piece.number === null ? (page.title ?? job.name) : `${piece.number}`,
+      page,
+      scale,
+      prints: shown,
+      shows: shown,
+      wrap: null,
+      pale: [],
+      joint: impose.tiles.joint,
+      strips: [],
+      turn: 0,
+      at: at(piece.wall.x, piece.wall.y),
+    };
+  });
+  const over = once((): Ink[] => {
+    const takes = takesOf(tilings, impose.tiles.joint, used, impose.roll);
+    const foot = box.y + wall.height * scale;
+    const title = { ...room, height: um(TITLE * 1.6) };
+    const lines = told(job, tilings, wall, takes, write);
+    const below: Rect = { ...room, y: um(Math.round(foot + mm(6))), height: um(0) };
+    return [
+      ...words(page.of > 1 ? `${job.name}, page ${page.number}` : job.name, title, TITLE),
+      ...tilings.flatMap((tiling) => onPicture(tiling, (rect) => small(rect, tiling.piece))),
+      ...measures("above", box.y - mm(2.5), acrossOf(tilings, box.x, scale), write),
+      ...measures("left", box.x - mm(2.5), downOf(tilings, box.y, scale), write),
+      ...written(lines, below, room.y + room.height, tilings),
+    ];
+  });
+  return {
+    ...page,
+    id,
+    number,
+    of,
+    title: page.of > 1 ? `Map of page ${page.number}` : "Map",
+    shows: null,
+    stock: impose.roll ? { name: "A4", ...lying } : impose.paper,
+    paper: lying,
+    printable: whole,
+    trim: whole,
+    bleed: whole,
+    safe: whole,
+    mayLose: NO_EDGES,
+    pixels: { width: edgePx(lying.width, target.ppi), height: edgePx(lying.height, target.ppi) },
+    grounds: [],
+    backing: [],
+    cells: [],
+    items: [],
+    get over() {
+      return over();
+    },
+    marks: [],
+    freed: [],
+    parts,
+  };
+}
+
+/** The area of all paper of these sheets, in µm². */
+export const paperOf = (sheets: readonly Size[]): number =>
+  sheets.reduce((sum, sheet) => sum + area(sheet), 0);
+
+/** The sheets of a panel over the picture in small, with their letters. */
+function onPicture({ tiles, piece }: Tiling, small: (rect: Rect) => Rect): Ink[] {
+  const seen = tiles.flatMap(({ shows }) => insideOf(shows, piece.face));
+  return [
+    ...seen.flatMap((rect) => [outlined(small(rect), mm(0.5), "#ffffff"), outlined(small(rect), mm(0.15))]),
+    ...tiles.flatMap(({ name, shows }) => {
+      const rect = small(shows);
+      if (Math.min(rect.width, rect.height) < LETTER.least) return [];
+      const width = Math.min(rect.width, LETTER.size * (0.62 * name.length + 0.8));
+      const on: Rect = { x: rect.x, y: rect.y, width: nearest(width), height: um(LETTER.size * 1.3) };
+      return [plate(on), ...words(name, on, LETTER.size, { align: "middle" })];
+    }),
+  ];
+}
+
+/** What of a sheet is seen from the front. */
+function insideOf(rect: Rect, face: Rect): Rect[] {
+  const x = Math.max(rect.x, face.x);
+  const y = Math.max(rect.y, face.y);
+  const width = Math.min(rect.x + rect.width, face.x + face.width) - x;
+  const height = Math.min(rect.y + rect.height, face.y + face.height) - y;
+  return width > 0 && height > 0 ? [{ x: um(x), y: um(y), width: um(width), height: um(height) }] : [];
+}
+
+/** Columns on the wall: of sheets of a page in one piece, else of panels and the gaps between them. */
+const acrossOf = (tilings: readonly Tiling[], from: number, scale: number): Measured[] =>
+  stretchesOf(
+    tilings,
+    ({ row, column }) => ({ is: row === 0, at: column }),
+    ({ x, width }) => [x, width],
+    from,
+    scale,
+  );
+
+const downOf = (tilings: readonly Tiling[], from: number, scale: number): Measured[] =>
+  stretchesOf(
+    tilings,
+    ({ row, column }) => ({ is: column === 0, at: row }),
+    ({ y, height }) => [y, height],
+    from,
+    scale,
+  );
+
+function stretchesOf(
+  tilings: readonly Tiling[],
+  which: (of: { row: number; column: number }) => { is: boolean; at: number },
+  along: (rect: Rect) => [from: number, length: number],
+  from: number,
+  scale: number,
+): Measured[] {
+  const [one] = tilings;
+  const rects =
+    tilings.length === 1
+      ? one!.tiles.filter((tile) => which(tile).is).flatMap(({ shows }) => insideOf(shows, one!.piece.face))
+      : tilings.filter(({ piece }) => which(piece).is).map(({ piece }) => piece.wall);
+  let end: number | null = null;
+  return rects.flatMap((rect): Measured[] => {
+    const [at, long] = along(rect);
+    const gap =
+      end !== null && at > end ? [{ from: from + end * scale, to: from + at * scale, long: at - end }] : [];
+    end = at + long;
+    return [...gap, { from: from + at * scale, to: from + end * scale, long }];
+  });
+}
+
+/** What is told below the picture, and a row of boxes to tick for every sheet, as far as there is room. */
+function written(
+  lines: readonly string[],
+  { x, y, width }: Rect,
+  foot: number,
+  tilings: readonly Tiling[],
+): Ink[] {
+  let at: number = y;
+  const inks = lines.flatMap((text) => {
+    // About so many letters to a line of this font.
+    const rows =
+      Math.ceil((text.length * TEXT * 0.5) / width) + (text.length * TEXT * 0.5 > width * 0.9 ? 1 : 0);
+    const most = Math.max(1, rows);
+    const box: Rect = { x, y: um(Math.round(at)), width, height: um(Math.round(most * TEXT * 1.3)) };
+    at += box.height + mm(1);
+    return words(text, box, TEXT, { most: most + 1 });
+  });
+  return [...inks, ...ticks(tilings, { x, y: um(Math.round(at + mm(2))), width, height: um(0) }, foot)];
+}
+
+const TICKED = ["printed", "cut", "glued"];
+const CELL = { width: mm(30), height: mm(5.5), box: mm(3) };
+
+function ticks(tilings: readonly Tiling[], { x, y, width }: Rect, foot: number): Ink[] {
+  const names = tilings.flatMap(({ tiles }) => tiles.map(({ name }) => name));
+  const columns = Math.max(1, Math.floor(width / CELL.width));
+  const rows = Math.ceil(names.length / columns);
+  if (y + CELL.height * (rows + 1) > foot) return [];
+  const heading: Rect = { x, y, width, height: CELL.height };
+  return [
+    ...words(`To tick: ${TICKED.join(", ")}`, heading, TEXT * 0.9),
+    ...names.flatMap((name, i) => {
+      const left = x + (i % columns) * CELL.width;
+      const top = y + CELL.height * (1 + Math.floor(i / columns));
+      const own: Rect = { x: um(left), y: um(top), width: mm(14), height: CELL.height };
+      return [
+        ...words(name, own, TEXT),
+        ...TICKED.map((_, n) =>
+          outlined(
+            {
+              x: um(left + mm(14) + n * mm(4.5)),
+              y: um(top + Math.round((CELL.height - CELL.box) / 2)),
+              width: CELL.box,
+              height: CELL.box,
+            },
+            mm(0.2),
+          ),
+        ),
+      ];
+    }),
+    line(x, y, x + width, y, um(120), "#9aa0aa"),
+  ];
+}
