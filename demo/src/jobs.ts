@@ -212,7 +212,7 @@ export function demoJobs(photos: readonly NewPhoto[], card: DemoCard, calendar: 
     begin("mural", "Panorama for the hide wall", [
       { do: "add photos", photos: [named(photos, "spit-panorama.jpg")] },
       { do: "ticket", change: { by: "sheets", columns: 6, rows: 2 } },
-      { do: "impose", change: { lie: "landscape" } },
+      { do: "impose", change: { lie: "landscape", map: true } },
       { do: "target", change: { printer: printerOfJob(inkjet), ppi: 96 } },
     ]),
     begin("collage", "Season album, the spit in autumn", [

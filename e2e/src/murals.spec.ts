@@ -128,3 +128,109 @@ test("a collage spread over six sheets, as one PDF that says where each belongs"
   expect(text).toContain("A1 · B1 goes here");
   expect(text).toContain("A2 goes here");
 });
+
+test("a triptych with reflected edges, nested on a roll with its map: measured in the file", async ({
+  table: page,
+  folder,
+  server,
+}) => {
+  await startJob(page, /^Mural/, await ruler(join(folder, "spit.png")));
+  await part(page, "Size of the picture").click();
+  await page.getByRole("radio", { name: /^By both sides/ }).click();
+  await type(page, "Width", "816 mm");
+  await type(page, "Height", "204 mm");
+  await page.keyboard.press("Escape");
+  await test.step("three panels, 24 mm apart, reflected around 30 mm", async () => {
+    await part(page, "In one piece or in panels").click();
+    await page.getByRole("radio", { name: "In panels" }).click();
+    await type(page, "Apart on the wall", "24 mm");
+    await page.getByRole("combobox", { name: "Around the edges of frames" }).selectOption("mirrored");
+    await type(page, "So far around", "30 mm");
+    // By hand: (816 − 48) / 3 = 256; 1500 + 102 − 20 = 1582.
+    await expect(page.getByRole("row", { name: /^1 128\smm 1582\smm/ })).toBeVisible();
+    expect(await faults(page)).toEqual([]);
+    await page.keyboard.press("Escape");
+  });
+  await expect.poll(() => ticket(page)).toContain("in 3 panels 24 mm apart, mirrored around 30 mm");
+  await test.step("a roll", async () => {
+    await part(page, "Paper of the sheets").click();
+    await page.getByRole("radio", { name: "From a roll" }).click();
+    await page.getByRole("checkbox", { name: "Pieces may lie on their side" }).uncheck();
+    await type(page, "Its width, typed", "700 mm");
+    await type(page, "Kept free at the edges", "10 mm");
+    await type(page, "Between pieces", "20 mm");
+    expect(await faults(page)).toEqual([]);
+    await page.keyboard.press("Escape");
+    await part(page, "Put together").click();
+    await page.getByRole("checkbox", { name: /^A sheet more/ }).check();
+    await page.keyboard.press("Escape");
+  });
+  await part(page, "Pixels per inch").click();
+  await type(page, "Pixels per inch", "127");
+  await page.keyboard.press("Escape");
+  await expect.poll(() => ticket(page)).toContain("3 pieces on Roll, 700 mm wide");
+  await page.getByRole("button", { name: "Sheet 2 as it is printed" }).click();
+  await expect(page.getByRole("img", { name: "Sheet 1 of 2 as it is printed" })).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.setViewportSize({ width: 1024, height: 700 });
+  expect(await faults(page)).toEqual([]);
+  await saved(page);
+  const [path] = (await write(page, server, "PNG")) as [string];
+  const { data, info } = await sharp(path).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  // By hand, 127 ppi being 5 px a millimetre: two pieces of 316 × 264 mm beside each other, 20 apart, the third below.
+  expect([info.width, info.height]).toEqual([3500, 5 * (10 + 264 + 20 + 264 + 10)]);
+  // Red says the column: the picture is 816 mm of 4080 px, 5 px a millimetre; its panels begin at 0, 280 and 560 mm.
+  const column = (x: number, y: number) =>
+    data[3 * (Math.round(y * 5) * info.width + Math.round(x * 5))]! * 16;
+  const at = [
+    { x: 10, y: 10, from: 0 },
+    { x: 346, y: 10, from: 280 },
+    { x: 10, y: 294, from: 560 },
+  ];
+  for (const { x, y, from } of at) {
+    for (const [here, shows] of [
+      [40, from + 10],
+      [150, from + 120],
+      // Past the edge at 30 mm, 12 mm out, the picture is seen again as it is 12 mm in; at 286 mm likewise.
+      [18, from + 12],
+      [298, from + 244],
+    ] as const)
+      expect(Math.abs(column(x + here, y + 130) - shows * 5)).toBeLessThan(24);
+  }
+});
+
+test("sheets that went wrong are printed again, alone, and the work is there again the next day", async ({
+  table: page,
+  folder,
+  server,
+}) => {
+  await startJob(page, /^Mural/, await ruler(join(folder, "spit.png")));
+  await part(page, "Size of the picture").click();
+  await type(page, "Width", "816 mm");
+  await page.keyboard.press("Escape");
+  await part(page, "Pixels per inch").click();
+  await type(page, "Pixels per inch", "127");
+  await page.keyboard.press("Escape");
+  const tick = async (name: string, how: string) => {
+    await page.getByRole("button", { name: `Sheet ${name} as it is printed` }).click();
+    await page.getByRole("radio", { name: how, exact: true }).click();
+    await page.getByRole("radio", { name: "As it hangs" }).click();
+  };
+  await tick("A1", "Printed");
+  await tick("B1", "Went wrong");
+  await tick("C1", "Went wrong");
+  await page.getByRole("button", { name: "Sheet C1 as it is printed" }).click();
+  await page.getByRole("button", { name: "The 2 that went wrong" }).click();
+  await expect(page.getByText("Only B1, C1 are printed and written.")).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText(/Only 2 of \d+ sheets are printed and written: B1, C1/)).toBeVisible();
+  const paths = await write(page, server, "PNG");
+  expect(paths).toHaveLength(2);
+  // B1 shows the picture from where A1 ends: 297 − 10 mm of paper or 210 − 10, less 10 covered.
+  const { data, info } = await sharp(paths[0]!).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  const shown = (info.width === 1050 ? 200 : 287) - 10;
+  const red = data[3 * (200 * info.width + 5 * (5 + 40))]!;
+  expect(Math.abs(red * 16 - (shown + 40) * 5)).toBeLessThan(24);
+});

@@ -1,7 +1,7 @@
 import { mkdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { Resvg } from "@resvg/resvg-js";
-import sharp from "sharp";
+import sharp, { type Sharp } from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
 import {
   applyEdit,
@@ -68,7 +68,7 @@ const boxOf = ({ x, y, width, height }: PagePart["prints"]) => {
   const [left, top] = [px(x), px(y)];
   return { left, top, width: px(x + width) - left, height: px(y + height) - top };
 };
-const raw = async (image: sharp.Sharp) => image.removeAlpha().raw().toBuffer();
+const raw = async (image: Sharp) => image.removeAlpha().raw().toBuffer();
 
 const sheetsOf = (job: Job) => {
   const [page] = arrange(job, photos);

@@ -5,6 +5,8 @@ import {
   rectPath,
   type CellPlan,
   type Look,
+  partOrigin,
+  wrapZones,
   type PagePart,
   type SheetPlan,
   type Size,
@@ -98,7 +100,9 @@ export const SheetPicture = memo(function SheetPicture({
         )}
       </defs>
       {!apart && <Ground plan={plan} />}
-      {plan.part && <Part part={plan.part} photo={photo} />}
+      {plan.parts.map((part) => (
+        <Part key={part.name} part={part} photo={photo} />
+      ))}
       <Inks inks={plan.backing} photo={photo} />
       {/* One flat list: a cell that is moved over others splits them into layers, and nothing is made anew for that. */}
       {painted.flatMap(({ cells, sights }, layer) => [
@@ -162,18 +166,32 @@ export const SheetPicture = memo(function SheetPicture({
   );
 });
 
-/** The part of a page that a sheet shows, with what is printed pale of it. */
-function Part({ part: { page, prints, pale, at }, photo }: { part: PagePart; photo: Props["photo"] }) {
-  const { x, y, width, height } = prints;
+/** A part of a page on its sheet: its face, what goes around that, and what is printed pale. */
+function Part({ part, photo }: { part: PagePart; photo: Props["photo"] }) {
+  const id = useId();
+  const { page, prints, pale, turn, scale, wrap } = part;
+  const { x, y } = partOrigin(part);
   return (
-    <svg {...at} width={width} height={height} viewBox={`${x} ${y} ${width} ${height}`}>
-      <svg width={page.paper.width} height={page.paper.height} overflow="visible">
-        <SheetPicture plan={page} photo={photo} />
-      </svg>
+    <g
+      transform={`translate(${x} ${y}) rotate(${turn}) scale(${scale}) translate(${-prints.x} ${-prints.y})`}
+    >
+      {wrap?.way === "colour" && <rect {...prints} fill={wrap.colour} />}
+      {wrapZones(part).map(({ clip, across, down, x0, y0 }, i) => (
+        <g key={i} clipPath={`url(#${id}${i})`}>
+          <clipPath id={`${id}${i}`}>
+            <rect {...clip} />
+          </clipPath>
+          <g transform={`matrix(${across} 0 0 ${down} ${x0} ${y0})`}>
+            <svg width={page.paper.width} height={page.paper.height} overflow="visible">
+              <SheetPicture plan={page} photo={photo} />
+            </svg>
+          </g>
+        </g>
+      ))}
       {pale.map((strip, i) => (
         <rect key={i} {...strip} fill="#ffffff" fillOpacity={1 - PALE} />
       ))}
-    </svg>
+    </g>
   );
 }
 

@@ -6,6 +6,7 @@ import {
   imposed,
   kindOf,
   layOut,
+  madeNow,
   pickedPhotos,
   sums,
   toCheck,
@@ -46,6 +47,7 @@ const NOT_IN_TICKET: ReadonlySet<string> = new Set<keyof Job>([
   "backdrops",
   "sheets",
   "guides",
+  "making",
   "aside",
 ]);
 
@@ -60,6 +62,7 @@ const NOT_IN_LAYOUT: ReadonlySet<string> = new Set<keyof Job>([
   "backdrops",
   "sheets",
   "guides",
+  "making",
   "aside",
   "finish",
   "ground",
@@ -143,6 +146,11 @@ const unmarked = (finish: Job["finish"]): Job["finish"] => ({
 /** The sheets that are printed: the pages themselves, or several of them on one. */
 export const selectPrinted = createSelector([selectJob, selectSheets], (job, pages) =>
   job ? imposed(job, pages) : NO_SHEETS,
+);
+
+/** Those of them that are printed and written now. */
+export const selectMade = createSelector([selectJob, selectPrinted], (job, sheets) =>
+  job ? madeNow(job, sheets) : NO_SHEETS,
 );
 
 const findAnew = createSelector(

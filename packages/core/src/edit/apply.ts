@@ -24,6 +24,7 @@ import {
   takePhoto,
 } from "./photos.ts";
 import { renewed } from "./renew.ts";
+import { offTheRoll } from "./roll.ts";
 import type { JobEdit } from "./schema.ts";
 import { addSheet, bringBack, orderSheets, removeSheet } from "./sheets.ts";
 import { styleAll, styleCells, unstyle } from "./style.ts";
@@ -45,7 +46,7 @@ export function applyEdit(job: Job, edit: JobEdit): Job {
     case "sheet":
       return { ...job, sheet: { ...job.sheet, ...edit.change } };
     case "impose":
-      return { ...job, impose: { ...job.impose, ...edit.change } };
+      return { ...job, impose: offTheRoll({ ...job.impose, ...edit.change }) };
     case "printer":
       return madeBy(job, edit.printer);
     case "finish":

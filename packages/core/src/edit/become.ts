@@ -3,6 +3,7 @@ import { shotNamed, type Aside, type CellByHand, type Job, type Place } from "..
 import { kindNamed, layOut, photoFlow, type Kind } from "../kinds/index.ts";
 import { COMPUTED_SHOT, type Shot, type Sits } from "../photo/crop/index.ts";
 import type { SheetPlan } from "../plan/index.ts";
+import { offTheRoll } from "./roll.ts";
 import {
   addedCell,
   addedSheet,
@@ -54,7 +55,7 @@ export function become(job: Job, kind: Kind, stands?: readonly Stands[]): Job {
   const next = back ? { ...job, ...back, aside } : { ...fresh(job, kind, stands), aside };
   // Other pages, other sheets.
   const making: Job["making"] = { only: null, done: {} };
-  return withCells({ ...next, impose: imposeFor(job, kind), making }, job, along);
+  return withCells({ ...next, impose: offTheRoll(imposeFor(job, kind)), making }, job, along);
 }
 
 /** How pages come onto paper from now on: as the kind has to have it, and no longer as the one before had to. */

@@ -70,7 +70,8 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
                       </button>
                     </td>
                     <td className="measure pl-2 text-right whitespace-nowrap">
-                      {one.columns} × {one.rows} = {one.sheets}
+                      {one.grid && `${one.grid.columns} × ${one.grid.rows} = `}
+                      {one.sheets}
                     </td>
                     <td className="measure pl-2 text-right whitespace-nowrap">{words.percent(one.waste)}</td>
                     <td className="measure pl-2 text-right whitespace-nowrap">{money(one.price)}</td>

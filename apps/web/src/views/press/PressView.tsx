@@ -9,7 +9,7 @@ import { WayToJob, WayToJobs } from "../../app/Way.tsx";
 import { useAppSelector } from "../../app/hooks.ts";
 import { useOpenJob } from "../../app/useOpenJob.ts";
 import { useProof } from "../../proofing/useProof.ts";
-import { selectPrinted } from "../../table/sheets.ts";
+import { selectMade } from "../../table/sheets.ts";
 import { button } from "../../ui/button.ts";
 import { Gate } from "./Gate.tsx";
 import { HowCard } from "./HowCard.tsx";
@@ -26,7 +26,7 @@ export function PressView() {
 }
 
 function Press({ id, job }: { id: string; job: Job }) {
-  const sheets = useAppSelector(selectPrinted);
+  const sheets = useAppSelector(selectMade);
   const saved = useAppSelector((state) => state.openJob.pending.length === 0);
   const version = useAppSelector((state) => state.openJob.version);
   const [sheet, setSheet] = useState(1);

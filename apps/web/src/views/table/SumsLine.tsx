@@ -1,7 +1,7 @@
 import {
   isTrue,
   sharpFrom,
-  tilingOf,
+  tilingsOf,
   writeAway,
   type Edges,
   type LayoutSums,
@@ -88,13 +88,14 @@ function Spread() {
   const words = useWords();
   if (!job || !page) return null;
   const { impose, target } = job;
-  const tiling = tilingOf(impose, { ...page.trim, bleed: target.bleed }, target.printer.unprintable);
-  if (!tiling) return null;
-  const { columns, rows } = tiling;
+  const tilings = tilingsOf(impose, { ...page.trim, bleed: target.bleed }, target.printer.unprintable);
+  if (!tilings) return null;
   const least = Math.min(target.ppi, ...page.cells.flatMap(({ picture }) => picture?.ppi ?? []));
   return (
     <>
-      <Sum name="joints">{(columns - 1) * rows + columns * (rows - 1)}</Sum>
+      <Sum name="joints">
+        {tilings.reduce((sum, { columns, rows }) => sum + (columns - 1) * rows + columns * (rows - 1), 0)}
+      </Sum>
       <Sum name="sharp from">
         {writeAway(sharpFrom(least), words)} <span className="text-ink-2">away</span>
       </Sum>

@@ -84,6 +84,5 @@ export function TableView() {
 /** What the column says of what lies on the table: a cell of a page, or a sheet that shows a part of one. */
 function InHand() {
   const printed = useAppSelector((state) => (selectIsPrinted(state) ? selectPrintedSheet(state) : undefined));
-  const { part } = printed ?? {};
-  return printed && part ? <PartCard sheet={{ ...printed, part }} /> : <CellCard />;
+  return printed && printed.parts.length > 0 ? <PartCard sheet={printed} /> : <CellCard />;
 }

@@ -13,6 +13,7 @@ import { faces } from "./rules/faces.ts";
 import { heads } from "./rules/heads.ts";
 import { imposition } from "./rules/imposition.ts";
 import { lost } from "./rules/lost.ts";
+import { making } from "./rules/making.ts";
 import { notOnSheet } from "./rules/notOnSheet.ts";
 import { nothingFits } from "./rules/nothingFits.ts";
 import { ofKind } from "./rules/ofKind.ts";
@@ -43,6 +44,7 @@ const RULES: readonly Rule[] = [
   cropLoss,
   ofKind,
   slackInGap,
+  making,
   press,
   exactSizes,
   trueSize,

@@ -259,7 +259,7 @@ function PrintedSheet({ sheet, px, scale, left, top }: Omit<SheetProps, "active"
         className="measure absolute -translate-x-1/2 text-[12px] text-ink"
         style={{ left: left + width / 2, top: top + height + 14 }}
       >
-        {sheet.part && `${sheet.part.name}: `}
+        {sheet.parts.length > 0 && sheet.title !== null && `${sheet.title}: `}
         {sheet.stock.name}, {words.size(sheet.paper)}
       </p>
     </>

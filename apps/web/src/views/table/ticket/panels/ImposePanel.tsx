@@ -11,6 +11,7 @@ import { MARK_KINDS } from "./MarksPanel.tsx";
 import type { PanelProps } from "../../../../kinds/panel.tsx";
 import { JointFields } from "./spread/JointFields.tsx";
 import { MarginField, PaperFields, type ImposeProps } from "./spread/PaperFields.tsx";
+import { PanelFields } from "./spread/PanelFields.tsx";
 import { SeamFields } from "./spread/SeamFields.tsx";
 
 const WAYS: { value: Impose["way"]; text: string; about: string }[] = [
@@ -77,6 +78,7 @@ export function ImposePanel({ job, words, change }: PanelProps) {
       {impose.way === "tiles" && (
         <>
           <MarginField impose={impose} words={words} set={set} />
+          <PanelFields impose={impose} words={words} set={set} page={pages[0]?.trim} />
           <JointFields impose={impose} words={words} set={set} />
           <SeamFields job={job} words={words} change={change} />
         </>

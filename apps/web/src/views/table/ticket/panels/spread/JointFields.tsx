@@ -71,6 +71,11 @@ export function JointFields({ impose, words, set }: ImposeProps) {
         checked={tiles.letters}
         onChange={(letters) => change({ letters })}
       />
+      <Check
+        label="A sheet more that shows how they are put together"
+        checked={impose.map}
+        onChange={(map) => set({ map })}
+      />
     </div>
   );
 }
