@@ -65,7 +65,6 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await openJob(/^Open Tides and migration/);
   await page.getByRole("button", { name: "Next sheet" }).click();
   await page.waitForLoadState("networkidle");
-  await page.screenshot({ path: docs("year") });
   for (let turn = 0; turn < 4; turn++) await page.getByRole("button", { name: "Next sheet" }).click();
   await page.waitForLoadState("networkidle");
   await page.screenshot({ path: docs("calendar") });
@@ -95,6 +94,11 @@ test("one picture of each view, from the demo data", async ({ page }) => {
   await openJob(/^Open Panorama for the hide wall/);
   await expect(page.getByRole("button", { name: "Sheet F2 as it is printed" })).toBeVisible();
   await page.screenshot({ path: docs("mural") });
+  await page.getByRole("radio", { name: "As printed" }).click();
+  for (let turn = 0; turn < 12; turn++) await page.getByRole("button", { name: "Next sheet" }).click();
+  await expect(page.getByRole("img", { name: "Sheet 13 of 13 as it is printed" })).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  await page.screenshot({ path: docs("map") });
 
   await openJob(/^Open Open-day frame/);
   await page.waitForLoadState("networkidle");

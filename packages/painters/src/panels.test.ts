@@ -224,6 +224,36 @@ describe("panels", () => {
   });
 });
 
+describe("a length of roll beyond 5.08 m in a PDF", () => {
+  it("has larger units, and is painted as ever", async () => {
+    const roll = { name: "Roll", width: mm(600), height: mm(8000) };
+    const job = (
+      [
+        { do: "ticket", change: { by: "size", width: mm(560), height: mm(6000) } },
+        { do: "target", change: { ppi: 36 } },
+      ] as JobEdit[]
+    ).reduce(applyEdit, hung({}, { panels: null, roll: true, paper: roll, mayTurn: false }));
+    const [sheet] = sheetsOf(job).sheets as [SheetPlan];
+    const pdf = join(FOLDER, "long.pdf");
+    await paintPdf([sheet], files, pdf);
+    // By hand: 6 010 mm are 17 036.2 pt, more than 14 400; two points to the unit: 8 518.1.
+    expect(sheet.paper.height).toBe(mm(6010));
+    const text = readFileSync(pdf, "latin1");
+    expect(text).toMatch(/\/UserUnit 2\b/);
+    expect(Number(/\/MediaBox \[0 0 [\d.]+ ([\d.]+)\]/.exec(text)![1])).toBeCloseTo(8518.11, 1);
+    const { width, height } = sheet.pixels;
+    const scale = ["-scale-to-x", String(width), "-scale-to-y", String(height)];
+    measure("pdftoppm", ...scale, "-png", "-singlefile", pdf, join(FOLDER, "long"));
+    const own = await sharp(await encodeSheet(await paintSheet(sheet, files), 36, { format: "png" }))
+      .greyscale()
+      .raw()
+      .toBuffer();
+    const other = await sharp(join(FOLDER, "long.png")).greyscale().raw().toBuffer();
+    const off = own.reduce((sum, value, i) => sum + Math.abs(value - other[i]!), 0) / own.length;
+    expect(off).toBeLessThan(6);
+  });
+});
+
 describe("the map of a page that is spread", () => {
   it("shows the page in small where it says, and tells sheets, paper and hooks (pdftotext)", async () => {
     const job = hung({ hang: { middle: mm(1500), hooks: 1, below: mm(20) } }, { map: true });

@@ -4,8 +4,8 @@ import type { SheetPlan } from "../plan/index.ts";
 /** What a sheet is called where it is chosen or ticked: “C1”, of the second of several pages “2/C1”; else its number. */
 export function sheetCalled({ parts, number, title }: SheetPlan): string {
   const [part] = parts;
-  if (!part || parts.length > 1 || title === null) return `${number}`;
-  return part.page.of > 1 ? `${part.page.number}/${title}` : title;
+  if (!part || title === null) return `${number}`;
+  return part.scale === 1 && part.page.of > 1 ? `${part.page.number}/${title}` : title;
 }
 
 /** Those of these sheets that are to be printed and written now. */

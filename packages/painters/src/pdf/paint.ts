@@ -90,8 +90,10 @@ export async function paintPdf(
     for (const [index, sheet] of sheets.entries()) {
       await goOn(watch);
       if (index > 0) await watch.next?.();
-      doc.addPage({ size: [pt(sheet.paper.width), pt(sheet.paper.height)], margin: 0 });
-      setBoxes(doc, sheet);
+      const unit = unitFor(sheet.paper);
+      doc.addPage({ size: [pt(sheet.paper.width) / unit, pt(sheet.paper.height) / unit], margin: 0 });
+      setBoxes(doc, sheet, unit);
+      if (unit > 1) doc.scale(1 / unit);
       manageColours(doc, colour, pictures);
       for (const part of sheet.parts) {
         await drained(out);
@@ -136,14 +138,23 @@ async function drained(out: WriteStream): Promise<void> {
 }
 
 /** Page boxes are measured from the lower left corner, the plan from the upper left one. */
-function setBoxes(doc: PDFKit.PDFDocument, { paper, trim, bleed }: SheetPlan): void {
+/** The longest side of a page, in its own units; a page of a roll may be longer, in larger units (ISO 32000-2, 7.7.3.3). */
+const LONGEST = 14_400;
+
+/** How many points a page’s unit is: one, but for pages above 5.08 m. */
+const unitFor = ({ width, height }: SheetPlan["paper"]): number =>
+  Math.ceil(pt(Math.max(width, height)) / LONGEST);
+
+function setBoxes(doc: PDFKit.PDFDocument, { paper, trim, bleed }: SheetPlan, unit: number): void {
+  const at = (length: number) => pt(length) / unit;
   const box = ({ x, y, width, height }: Rect) => [
-    pt(x),
-    pt(paper.height - y - height),
-    pt(x + width),
-    pt(paper.height - y),
+    at(x),
+    at(paper.height - y - height),
+    at(x + width),
+    at(paper.height - y),
   ];
   const page = doc.page.dictionary.data as Record<string, unknown>;
+  if (unit > 1) page.UserUnit = unit;
   page.TrimBox = box(trim);
   page.BleedBox = box(bleed);
 }

@@ -33,7 +33,7 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
   }, [job, size, target.bleed]);
   const sorted = found.toSorted((a, b) => a[by] - b[by] || a.sheets - b.sheets || a.waste - b.waste);
   const isNow = ({ paper, lie }: OnPaper) =>
-    paper.name === impose.paper.name && (impose.lie === lie || impose.lie === "most");
+    !impose.roll && paper.name === impose.paper.name && (impose.lie === lie || impose.lie === "most");
   return (
     <div className="flex flex-col gap-3">
       <PaperFields impose={impose} words={words} set={set} />
@@ -64,7 +64,7 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
                         type="button"
                         className="min-h-6 rounded px-1 py-0.5 text-left whitespace-nowrap text-accent hover:bg-accent-soft"
                         aria-label={`Take ${one.paper.name}, ${LIES[one.lie]}`}
-                        onClick={() => set({ paper: one.paper, lie: one.lie })}
+                        onClick={() => set({ roll: false, paper: one.paper, lie: one.lie })}
                       >
                         {one.paper.name}, {LIES[one.lie]}
                       </button>

@@ -21,7 +21,9 @@ export function MakingFields({ sheet }: { sheet: SheetPlan }) {
   if (!job) return null;
   const { only, done } = job.making;
   const own = sheetCalled(sheet);
-  const all = printed.map(sheetCalled);
+  // A map is printed with them and neither cut nor glued.
+  const isMap = (one: SheetPlan) => one.parts.every(({ scale }) => scale < 1);
+  const all = printed.filter((one) => !isMap(one)).map(sheetCalled);
   const undone = all.filter((name) => done[name] === undefined || done[name] === "wrong");
   const wrong = all.filter((name) => done[name] === "wrong");
   const glued = all.filter((name) => done[name] === "glued").length;
@@ -29,23 +31,25 @@ export function MakingFields({ sheet }: { sheet: SheetPlan }) {
   return (
     <div className="mt-4 flex flex-col gap-3">
       <h3 className="flex justify-between gap-2 text-[12.5px] font-semibold">
-        How far {own} is
+        {isMap(sheet) ? "All sheets" : `How far ${own} is`}
         <span className="font-normal text-ink-3">
           {all.length - undone.length} of {all.length} printed, {glued} glued
         </span>
       </h3>
-      <div className="[&>*]:flex-wrap">
-        <Segments
-          label={`How far ${own} is`}
-          value={done[own] ?? "not yet"}
-          choices={STEPS}
-          onChange={(to) => dispatch(edit({ do: "making", done: { [own]: to === "not yet" ? null : to } }))}
-        />
-      </div>
+      {!isMap(sheet) && (
+        <div className="[&>*]:flex-wrap">
+          <Segments
+            label={`How far ${own} is`}
+            value={done[own] ?? "not yet"}
+            choices={STEPS}
+            onChange={(to) => dispatch(edit({ do: "making", done: { [own]: to === "not yet" ? null : to } }))}
+          />
+        </div>
+      )}
       <h3 className="text-[12.5px] font-semibold">Sheets to be made</h3>
       <div className="flex flex-wrap gap-1.5">
         <button type="button" className={button.plain} aria-pressed={!only} onClick={() => choose(null)}>
-          All {all.length}
+          All {printed.length}
         </button>
         <button type="button" className={button.plain} onClick={() => choose([own])}>
           {own} alone

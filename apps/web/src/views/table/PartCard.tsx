@@ -52,7 +52,8 @@ function Facts({ parts }: { parts: readonly PagePart[] }) {
           <dt>{parts.length === 1 ? "shows" : `${name} shows`}</dt>
           <dd className="measure">{words.size(shows)}</dd>
         </div>,
-        ...strips.map(({ side, next, width }) => (
+        // Of many pieces on a roll this would be a list that nobody reads.
+        ...(parts.length > 1 ? [] : strips).map(({ side, next, width }) => (
           <div key={`${name} ${side}`}>
             <dt>
               {joint === "glue" ? "covered by" : "meets"} {next}

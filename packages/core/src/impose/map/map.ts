@@ -200,16 +200,18 @@ function written(
 ): Ink[] {
   let at: number = y;
   const inks = lines.flatMap((text) => {
-    // About so many letters to a line of this font.
-    const rows =
-      Math.ceil((text.length * TEXT * 0.5) / width) + (text.length * TEXT * 0.5 > width * 0.9 ? 1 : 0);
-    const most = Math.max(1, rows);
-    const box: Rect = { x, y: um(Math.round(at)), width, height: um(Math.round(most * TEXT * 1.3)) };
-    at += box.height + mm(1);
-    return words(text, box, TEXT, { most: most + 1 });
+    const room: Rect = { x, y: um(Math.round(at)), width, height: um(Math.max(1, Math.round(foot - at))) };
+    const set = words(text, room, TEXT, { most: MOST_LINES });
+    const count = set.reduce((sum, ink) => sum + (ink.kind === "text" ? ink.text.lines.length : 0), 0);
+    at += count * TEXT * LEADING + mm(1);
+    return set;
   });
   return [...inks, ...ticks(tilings, { x, y: um(Math.round(at + mm(2))), width, height: um(0) }, foot)];
 }
+
+/** From baseline to baseline, as words are set; and lines of one instruction. */
+const LEADING = 1.25;
+const MOST_LINES = 12;
 
 const TICKED = ["printed", "cut", "glued"];
 const CELL = { width: mm(30), height: mm(5.5), box: mm(3) };

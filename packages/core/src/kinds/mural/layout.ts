@@ -46,7 +46,7 @@ function proportionOf(job: Job, photo: string | null, shot: string, photos: Phot
 }
 
 /** The finished size; null where sheets have no room for their joints. */
-export function muralSize(job: Job, ticket: MuralTicket, proportion: number): Size | null {
+function muralSize(job: Job, ticket: MuralTicket, proportion: number): Size | null {
   const { width, height } = ticket;
   switch (ticket.by) {
     case "width":
@@ -63,15 +63,24 @@ export function muralSize(job: Job, ticket: MuralTicket, proportion: number): Si
 /** A photo of any proportion is as large as can be thought of, and no larger. */
 const within = (side: number) => nearest(Math.min(Math.max(side, LIMITS.mural.least), LIMITS.mural.most));
 
-/** Full sheets, the paper lying as it is told, or so that the photo loses less. */
+/**
+ * Full sheets, the paper lying as it is told, or so that the photo loses less; from a roll so many lengths beside each
+ * other, as long as the photo makes them.
+ */
 function sizeBySheets(
   { impose, target }: Job,
   { columns, rows }: Pick<MuralTicket, "columns" | "rows">,
   proportion: number,
 ): Size | null {
+  if (impose.roll) {
+    const [way] = waysOf({ ...impose, lie: "portrait" }, target.printer.unprintable) as [Lying];
+    const wide = sizeOf(impose.tiles, { columns, rows: 1 }, way, target.bleed);
+    return wide && { width: within(wide.width), height: within(wide.width / proportion) };
+  }
   const sizes = waysOf(impose, target.printer.unprintable).flatMap(
     (way: Lying) => sizeOf(impose.tiles, { columns, rows }, way, target.bleed) ?? [],
   );
   const lost = ({ width, height }: Size) => Math.abs(Math.log(width / height / proportion));
-  return sizes.reduce<Size | null>((best, one) => (best && lost(best) <= lost(one) ? best : one), null);
+  const best = sizes.reduce<Size | null>((a, b) => (a && lost(a) <= lost(b) ? a : b), null);
+  return best && { width: within(best.width), height: within(best.height) };
 }

@@ -48,7 +48,11 @@ it("finds for every paper, both ways to lie, what counting sheet by sheet finds"
             if (columns === null || rows === null || columns * rows > 10_000) expect(own).toBeUndefined();
             else {
               const sheets = columns * rows;
-              expect(own).toMatchObject({ grid: { columns, rows }, sheets, meet: (columns - 1) * (rows - 1) });
+              expect(own).toMatchObject({
+                grid: { columns, rows },
+                sheets,
+                meet: (columns - 1) * (rows - 1),
+              });
               expect(own!.waste).toBeCloseTo(1 - (width * height) / (sheets * across * down), 9);
               // Each column has a joint below each sheet but the last, each row one beside.
               expect(own!.joints).toBe(2 * sheets - columns - rows);

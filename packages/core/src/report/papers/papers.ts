@@ -27,7 +27,7 @@ export const spreadOnPapers = (
 ): OnPaper[] =>
   papers.flatMap((paper) =>
     (["portrait", "landscape"] as const).flatMap((lie): OnPaper[] => {
-      const tilings = tilingsOf({ ...job.impose, paper, lie }, page, job.target.printer.unprintable);
+      const tilings = tilingsOf({ ...job.impose, roll: false, paper, lie }, page, job.target.printer.unprintable);
       if (!tilings) return [];
       const sum = (of: (tiling: Tiling) => number) => tilings.reduce((all, tiling) => all + of(tiling), 0);
       const sheets = sum(({ tiles }) => tiles.length);

@@ -32,7 +32,7 @@ import { useKeptPoint, type TablePoint } from "./useKeptPoint.ts";
 import { usePan } from "./usePan.ts";
 import { useRoom, type TableRoom } from "./useRoom.ts";
 import { useWheel } from "./useWheel.ts";
-import { useZoom } from "./zoom.ts";
+import { LEAST_ZOOM, useZoom } from "./zoom.ts";
 
 /** Room around the sheet for its dimension lines, in CSS pixels. */
 const ROOM = { left: 76, right: 48, top: 68, bottom: 52 };
@@ -281,6 +281,6 @@ function useFit(pages: readonly SheetPlan[], { width, height }: TableRoom) {
     if (spread.width === 0 || width === 0) return;
     const across = (width - ROOM.left - ROOM.right) / (spread.width / 1000);
     const down = (height - ROOM.top - ROOM.bottom) / (spread.height / 1000);
-    dispatch(fittedTo(Math.max(0.1, Math.min(across, down))));
+    dispatch(fittedTo(Math.max(LEAST_ZOOM, Math.min(across, down))));
   }, [dispatch, spread.width, spread.height, width, height]);
 }

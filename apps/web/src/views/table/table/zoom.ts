@@ -14,11 +14,12 @@ export const currentTrueSize = (): number => trueSizeOf(store.getState());
 export const useTrueSize = (): number => useAppSelector(trueSizeOf);
 
 export const ZOOM_STEP = 1.2;
-const LEAST = 0.1;
+/** A roll of twenty metres is seen as a whole. */
+export const LEAST_ZOOM = 0.02;
 const MOST = 60;
 
 const scaleOf = ({ view: { zoom, fitted } }: State): number =>
-  zoom === "fit" ? fitted : Math.min(Math.max(zoom, LEAST), MOST);
+  zoom === "fit" ? fitted : Math.min(Math.max(zoom, LEAST_ZOOM), MOST);
 
 export const currentScale = (): number => scaleOf(store.getState());
 
