@@ -8,7 +8,8 @@ import { arrange } from "../plan/arrange.ts";
 import { check } from "../report/check/index.ts";
 import { seamsOf } from "../report/seams/index.ts";
 import { sums } from "../report/sums/index.ts";
-import { forPrinter, imposed } from "./index.ts";
+import { TRIPTYCH, type Panels } from "../solve/panels/index.ts";
+import { forPrinter, imposed, toWrite } from "./index.ts";
 
 const photo = { id: "spit", name: "spit-panorama.jpg" };
 const facts = { spit: { width: 9000, height: 1500 } };
@@ -187,5 +188,58 @@ describe("what is told of a spread page", () => {
     expect(soft.find(({ rule }) => rule === "low-ppi")?.sentence.replaceAll("\u00a0", " ")).toMatch(
       /prints at 38 ppi, which looks sharp from 2.3 m away. From 0.5 m it wants 175 ppi/,
     );
+  });
+});
+
+describe("what is told of panels", () => {
+  const hung = (panels: Partial<Panels>, ...edits: JobEdit[]) =>
+    mural({ do: "impose", change: { panels: { ...TRIPTYCH, ...panels } } }, ...edits);
+  const told = (job: Job) => check(job, facts, arrange(job, facts));
+
+  it("says that they have no room, and mends that", () => {
+    const job = hung({ columns: [{ size: mm(20_000) }, { share: 1 }] });
+    const [first] = told(job);
+    expect(first).toMatchObject({ rule: "page-on-no-sheet", level: "wrong" });
+    expect(first!.sentence).toMatch(/^Panels and the gaps between them/);
+    expect(told(applyEdit(job, first!.mend!.edit)).map(({ rule }) => rule)).not.toContain("page-on-no-sheet");
+  });
+
+  it("says which sheets are left out, and that chosen ones are no more", () => {
+    const job = hung({}, { do: "making", only: ["1 A1"] });
+    expect(told(job).find(({ rule }) => rule === "some-sheets")!.sentence).toMatch(
+      /^Only 1 of \d+ sheets is printed and written: 1 A1\.$/,
+    );
+    expect(toWrite(job, arrange(job, facts)).map(({ title }) => title)).toEqual(["1 A1"]);
+    const gone = applyEdit(job, { do: "making", only: ["Z9"] });
+    const wrong = told(gone).find(({ rule }) => rule === "no-such-sheets")!;
+    expect(wrong.level).toBe("wrong");
+    const all = applyEdit(gone, wrong.mend!.edit);
+    expect(toWrite(all, arrange(all, facts)).length).toBeGreaterThan(3);
+  });
+
+  it("forgets how far sheets are with the kind of job, and comes off the roll", () => {
+    const roll = { name: "Roll", width: mm(610), height: mm(15_000) };
+    const job = hung(
+      {},
+      { do: "impose", change: { roll: true, paper: roll } },
+      { do: "making", done: { "1": "cut" } },
+    );
+    const other = applyEdit(job, { do: "become", kind: "collage" });
+    expect(other.making).toEqual({ only: null, done: {} });
+    expect(other.impose).toMatchObject({ way: "one", roll: false, paper: { name: "A4" } });
+  });
+
+  it("nests a wall of 144 panels in a moment", () => {
+    const sides = Array.from({ length: 12 }, () => ({ share: 1 }));
+    const roll = { name: "Roll", width: mm(610), height: mm(15_000) };
+    const job = hung(
+      { columns: sides, rows: sides, gap: mm(10) },
+      { do: "ticket", change: { by: "size", width: mm(2400), height: mm(2400) } },
+      { do: "impose", change: { roll: true, paper: roll } },
+    );
+    const start = performance.now();
+    const sheets = imposed(job, arrange(job, facts));
+    expect(performance.now() - start).toBeLessThan(5000);
+    expect(sheets.flatMap(({ parts }) => parts)).toHaveLength(144);
   });
 });

@@ -2,6 +2,7 @@ import { um, writeMeasure, writeSize, type WriteOptions } from "../../../base/le
 import { pagesOnSheets, type Job } from "../../../job/index.ts";
 import type { SheetPlan } from "../../../plan/index.ts";
 import { LIMITS } from "../../../schema/index.ts";
+import { piecesOf } from "../../../solve/panels/index.ts";
 import { LEAST_SHOWN } from "../../../solve/tiles/index.ts";
 import type { Finding, Rule } from "../finding.ts";
 
@@ -53,7 +54,16 @@ export const imposition: Rule = ({ job, sheets, words }) => {
 
 /** Why a page cannot be spread: no sheet has room for its joints, or there would be too many. */
 function notSpread({ trim }: SheetPlan, { impose }: Job, writing: WriteOptions): Finding {
-  const { paper, tiles } = impose;
+  const { paper, tiles, panels } = impose;
+  if (!piecesOf(trim, panels)) {
+    return {
+      rule: "page-on-no-sheet",
+      level: "wrong",
+      sentence: `Panels and the gaps between them, as they are asked for, have no room in a page of ${writeSize(trim, writing)}, so it is on no sheet. Take fewer panels, or let them be smaller or closer.`,
+      cells: [],
+      mend: { label: "Let it hang in one piece", edit: { do: "impose", change: { panels: null } } },
+    };
+  }
   const joints = (tiles.joint === "butt" ? 2 : 1) * tiles.overlap;
   const room = Math.min(paper.width, paper.height) - 2 * impose.margin;
   const isNarrow = room - joints < LEAST_SHOWN;

@@ -16,9 +16,11 @@ export function SeamFields({ job, words, change }: PanelProps) {
   const [first] = seamsOf(job, photos, pages.slice(0, 1));
   if (!first) return <p className="text-[13px] text-ink-2">There is no page to be spread yet.</p>;
   const { across, down } = first;
+  // What is best for one panel is not for another: of several, seams are moved by hand alone.
   const isBest =
-    across.best.shift === shiftWithin(across.shifts, tiles.shift.across) &&
-    down.best.shift === shiftWithin(down.shifts, tiles.shift.down);
+    !first.isAll ||
+    (across.best.shift === shiftWithin(across.shifts, tiles.shift.across) &&
+      down.best.shift === shiftWithin(down.shifts, tiles.shift.down));
   return (
     <div className="flex flex-col gap-3">
       <p className="text-[12.5px] text-ink-2">
@@ -42,8 +44,9 @@ export function SeamFields({ job, words, change }: PanelProps) {
         />
       </div>
       <p role="status" className="text-[12.5px] text-ink-2">
-        {sayHeads(across.cost.heads + down.cost.heads)}
-        {isBest && " No other place harms less."}
+        {first.isAll
+          ? `${sayHeads(across.cost.heads + down.cost.heads)}${isBest ? " No other place harms less." : ""}`
+          : "Seams of all panels are moved alike. A head that one goes through is told in “To check”."}
       </p>
       <div className="flex flex-wrap gap-2">
         <button
