@@ -1,5 +1,5 @@
 import { PAPERS, prefersLetter, spreadOnPapers, um, type OnPaper } from "@wide-quilt/core";
-import { useMemo, useState } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { LOCALE } from "../../app/preferences.ts";
 import { useAppSelector } from "../../app/hooks.ts";
 import { selectLayout } from "../../table/sheets.ts";
@@ -17,6 +17,14 @@ const BYS: { value: By; text: string }[] = [
   { value: "seams", text: "Seams" },
   { value: "meet", text: "Corners" },
 ];
+
+// Charts are heavy, and most people take the first paper.
+const PaperBars = lazy(async () => ({
+  default: (await import("../../views/table/ticket/PaperBars.tsx")).PaperBars,
+}));
+
+/** The chart’s size in CSS pixels, and papers on it. */
+const CHART = { width: 410, height: 130, most: 8 };
 
 /** The paper of the sheets, and all papers compared, both ways to lie. */
 export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
@@ -44,6 +52,19 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
             {words.size(size)} over other papers, the least first by
           </h3>
           <Segments<By> label="Compare papers by" value={by} onChange={setBy} choices={BYS} />
+          <Suspense fallback={<div style={{ height: CHART.height }} />}>
+            <PaperBars
+              papers={sorted.slice(0, CHART.most).map((one) => ({
+                name: `${one.paper.name}${one.lie === "landscape" ? " lying" : ""}`,
+                value: charted(one, by),
+              }))}
+              measure={BYS.find(({ value }) => value === by)!.text}
+              unit={by === "waste" ? " %" : ""}
+              words={words}
+              width={CHART.width}
+              height={CHART.height}
+            />
+          </Suspense>
           <div className="max-h-56 overflow-y-auto" tabIndex={0} role="region" aria-label="Papers compared">
             <table className="w-full text-[12.5px]">
               <thead className="sticky top-0 bg-white text-left text-ink-2">
@@ -69,10 +90,7 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
                         {one.paper.name}, {LIES[one.lie]}
                       </button>
                     </td>
-                    <td className="measure pl-2 text-right whitespace-nowrap">
-                      {one.grid && `${one.grid.columns} × ${one.grid.rows} = `}
-                      {one.sheets}
-                    </td>
+                    <td className="measure pl-2 text-right whitespace-nowrap">{one.sheets}</td>
                     <td className="measure pl-2 text-right whitespace-nowrap">{words.percent(one.waste)}</td>
                     <td className="measure pl-2 text-right whitespace-nowrap">{money(one.price)}</td>
                     <td className="measure pl-2 text-right whitespace-nowrap">
@@ -96,3 +114,7 @@ export const SheetsPanel = panelOf("mural", ({ job, words, change }) => {
 const LIES = { portrait: "upright", landscape: "on its side" } as const;
 const IN_FEET = prefersLetter(LOCALE);
 const SEAM_UNIT = IN_FEET ? 304_800 : 1_000_000;
+
+/** A figure as the chart has it: shares in percent, lengths of seams as in the table. */
+const charted = (one: OnPaper, by: By): number =>
+  by === "waste" ? one.waste * 100 : by === "seams" ? one.seams / SEAM_UNIT : one[by];

@@ -7,8 +7,6 @@ import { seamLength, type SpreadPage, type Tiling } from "../../solve/tiles/inde
 export interface OnPaper {
   paper: Job["impose"]["paper"];
   lie: "portrait" | "landscape";
-  /** Sheets across and down, of a page in one piece; null for one in panels. */
-  grid: { columns: number; rows: number } | null;
   sheets: number;
   /** Share of all paper that is not the finished page, 0…1. */
   waste: number;
@@ -27,16 +25,18 @@ export const spreadOnPapers = (
 ): OnPaper[] =>
   papers.flatMap((paper) =>
     (["portrait", "landscape"] as const).flatMap((lie): OnPaper[] => {
-      const tilings = tilingsOf({ ...job.impose, roll: false, paper, lie }, page, job.target.printer.unprintable);
+      const tilings = tilingsOf(
+        { ...job.impose, roll: false, paper, lie },
+        page,
+        job.target.printer.unprintable,
+      );
       if (!tilings) return [];
       const sum = (of: (tiling: Tiling) => number) => tilings.reduce((all, tiling) => all + of(tiling), 0);
       const sheets = sum(({ tiles }) => tiles.length);
-      const [one] = tilings;
       return [
         {
           paper,
           lie,
-          grid: tilings.length === 1 && one ? { columns: one.columns, rows: one.rows } : null,
           sheets,
           waste: 1 - sum(({ piece }) => area(piece.whole)) / (sheets * area(paper)),
           price: sheets * paperPrice(job, paper),

@@ -10,7 +10,6 @@ import {
   type SheetPlan,
 } from "@wide-quilt/core";
 import { useEffect, useMemo, useState } from "react";
-import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from "recharts";
 import { useAppDispatch, useAppSelector } from "../../../app/hooks.ts";
 import { useProof } from "../../../proofing/useProof.ts";
 import { edit } from "../../../table/edits.ts";
@@ -19,6 +18,7 @@ import { comparing } from "../../../table/view.ts";
 import { OverPage } from "../../../ui/OverPage.tsx";
 import { Segments } from "../../../ui/Segments.tsx";
 import { moneyIn, useWords } from "../../../words/words.ts";
+import { PaperBars } from "./PaperBars.tsx";
 
 type SheetPaper = Job["sheet"]["paper"];
 
@@ -85,36 +85,17 @@ function Comparison({ job }: { job: Job }) {
           />
         </div>
       </div>
-      <div aria-hidden>
-        <BarChart
-          width={760}
-          height={210}
-          data={shown.map((one) => ({
-            name: one.paper.name,
-            value: measure === "waste" ? one.waste * 100 : one[measure],
-          }))}
-          margin={{ left: 0, right: 8, top: 8, bottom: 4 }}
-        >
-          <CartesianGrid vertical={false} stroke="#d4d6da" />
-          <XAxis
-            dataKey="name"
-            tick={{ fontSize: 11, fill: "#4a515d" }}
-            interval={0}
-            angle={-24}
-            textAnchor="end"
-            height={52}
-          />
-          <YAxis tick={{ fontSize: 11, fill: "#4a515d" }} width={44} unit={measure === "waste" ? " %" : ""} />
-          <Tooltip formatter={(value) => words.number(Number(value), 0, 2)} />
-          <Bar
-            dataKey="value"
-            name={NAMES[measure]}
-            fill="#34409c"
-            isAnimationActive={false}
-            radius={[3, 3, 0, 0]}
-          />
-        </BarChart>
-      </div>
+      <PaperBars
+        papers={shown.map((one) => ({
+          name: one.paper.name,
+          value: measure === "waste" ? one.waste * 100 : one[measure],
+        }))}
+        measure={NAMES[measure]}
+        unit={measure === "waste" ? " %" : ""}
+        words={words}
+        width={760}
+        height={210}
+      />
       <div
         className="mt-3 max-h-64 overflow-y-auto"
         tabIndex={0}
