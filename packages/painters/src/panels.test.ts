@@ -18,7 +18,7 @@ import {
   type SheetPlan,
 } from "@wide-quilt/core";
 import { encodeSheet, paintPdf, paintSheet, paintSvg } from "./index.ts";
-import { measure, testFolder } from "./testing/samples.ts";
+import { measure, noise, testFolder } from "./testing/samples.ts";
 
 const FOLDER = testFolder();
 const PHOTO = { id: "coast", name: "coast.jpg", width: 1500, height: 600 };
@@ -26,18 +26,9 @@ const photos = { coast: { width: PHOTO.width, height: PHOTO.height } };
 const files = () => join(FOLDER, "coast.png");
 const PPI = 101;
 
-/** A photo with no two places alike: noise over a slope. */
 beforeAll(async () => {
   mkdirSync(FOLDER, { recursive: true });
-  const { width, height } = PHOTO;
-  const data = Buffer.alloc(width * height * 3);
-  for (let i = 0, seed = 11; i < data.length; i++) {
-    seed = (seed * 1103515245 + 12345) & 0x7fffffff;
-    data[i] = ((((i / 3) % width) / width) * 160 + ((seed >> 16) % 90)) | 0;
-  }
-  await sharp(data, { raw: { width, height, channels: 3 } })
-    .png()
-    .toFile(files());
+  await noise(files(), PHOTO.width, PHOTO.height, 11);
 });
 
 const hung = (panels: Partial<Panels>, more: Partial<Job["impose"]> = {}): Job =>

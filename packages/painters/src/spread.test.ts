@@ -17,25 +17,16 @@ import {
   type SheetPlan,
 } from "@wide-quilt/core";
 import { encodeSheet, paintPdf, paintSheet, paintSvg } from "./index.ts";
-import { measure, testFolder } from "./testing/samples.ts";
+import { measure, noise, testFolder } from "./testing/samples.ts";
 
 const FOLDER = testFolder();
 const PHOTO = { id: "spit", name: "spit.jpg", width: 1500, height: 500 };
 const photos = { spit: { width: PHOTO.width, height: PHOTO.height } };
 const files = () => join(FOLDER, "spit.jpg");
 
-/** A photo with no two places alike: noise over a slope. */
 beforeAll(async () => {
   mkdirSync(FOLDER, { recursive: true });
-  const { width, height } = PHOTO;
-  const data = Buffer.alloc(width * height * 3);
-  for (let i = 0, seed = 7; i < data.length; i++) {
-    seed = (seed * 1103515245 + 12345) & 0x7fffffff;
-    data[i] = ((((i / 3) % width) / width) * 160 + ((seed >> 16) % 90)) | 0;
-  }
-  await sharp(data, { raw: { width, height, channels: 3 } })
-    .jpeg({ quality: 95 })
-    .toFile(files());
+  await noise(files(), PHOTO.width, PHOTO.height, 7);
 });
 
 const mural = (...edits: JobEdit[]): Job =>

@@ -1,5 +1,5 @@
-import { bottom, inside, NO_EDGES, right, type Rect, type Size } from "../base/geometry/index.ts";
-import { edgePx, mm, um } from "../base/length/index.ts";
+import { bottom, right, type Rect, type Size } from "../base/geometry/index.ts";
+import { mm, um } from "../base/length/index.ts";
 import { once } from "../base/remembered.ts";
 import type { Ink, Stroke } from "../finish/graphics/index.ts";
 import { cutMarks } from "../finish/marks/index.ts";
@@ -9,6 +9,7 @@ import { movedInk, movedStroke, type Move, type PagePart, type SheetPlan } from 
 import { numberedSheet } from "../schema/index.ts";
 import type { Imposed, PageSlot } from "../solve/slots/index.ts";
 import { stripsOf, type StripOf, type Tile, type Tiling } from "../solve/tiles/index.ts";
+import { bareSheet } from "./bareSheet.ts";
 import { keptOf, mapSheet, paperOf } from "./map/index.ts";
 import { moveTo } from "./moveTo.ts";
 
@@ -27,9 +28,11 @@ export function spread(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
     job,
     pages.map(({ trim }) => trim),
   );
-  const maps = job.impose.map ? pages.map((page, i) => ({ page, tilings: tilingsOfPage(sheets, i) })) : [];
-  const drawn = maps.filter(({ tilings }) => tilings.length > 0);
-  const of = sheets.length + drawn.length;
+  const maps = (job.impose.map ? pages : []).flatMap((page, index) => {
+    const tilings = tilingsOfPage(sheets, index);
+    return tilings.length === 0 ? [] : [{ page, tilings, paper: paperFor(sheets, index) }];
+  });
+  const of = sheets.length + maps.length;
   const as = (index: number) => ({ id: numberedSheet(index + 1), number: index + 1, of });
   return [
     ...sheets.map(({ lying, slots }, index) =>
@@ -40,11 +43,8 @@ export function spread(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
         as(index),
       ),
     ),
-    ...drawn.map(({ page, tilings }, i) =>
-      mapSheet(job, page, tilings, {
-        ...as(sheets.length + i),
-        paper: paperFor(sheets, pages.indexOf(page)),
-      }),
+    ...maps.map(({ page, tilings, paper }, i) =>
+      mapSheet(job, page, tilings, { ...as(sheets.length + i), paper }),
     ),
   ];
 }
@@ -119,9 +119,7 @@ function spreadSheet(
   parts: readonly PartOnSheet[],
   as: Pick<SheetPlan, "number" | "of" | "id">,
 ): SheetPlan {
-  const whole = inside(paper, NO_EDGES);
   const [first] = parts as readonly [PartOnSheet];
-  const { page } = first.part;
   const isOne = parts.length === 1;
   // Drawn when they are looked at: of hundreds of sheets one is on the table.
   const over = once(() => parts.flatMap((part) => part.over()));
@@ -134,24 +132,16 @@ function spreadSheet(
       ...parts.flatMap(({ folds }) => folds),
     ];
   });
+  const stock = impose.roll ? { ...impose.paper, height: paper.height } : impose.paper;
   return {
-    ...page,
-    ...as,
-    title: isOne ? first.part.name : null,
-    shows: isOne ? page.shows : null,
-    stock: impose.roll ? { ...impose.paper, height: paper.height } : impose.paper,
-    paper,
-    printable: whole,
-    trim: isOne ? first.kept : whole,
-    bleed: isOne ? first.printed : whole,
-    safe: isOne ? first.seen : whole,
-    mayLose: NO_EDGES,
-    pixels: { width: edgePx(paper.width, target.ppi), height: edgePx(paper.height, target.ppi) },
-    grounds: [],
-    backing: [],
-    cells: [],
-    // Pages are changed as pages.
-    items: [],
+    ...bareSheet(as, stock, paper, target.ppi),
+    ...(isOne && {
+      title: first.part.name,
+      shows: first.part.page.shows,
+      trim: first.kept,
+      bleed: first.printed,
+      safe: first.seen,
+    }),
     get over() {
       return over();
     },

@@ -25,3 +25,14 @@ export function quarters(width: number, height: number): Sharp {
     flat("#0000ff", 0, height - h),
   ]);
 }
+
+/** A photo with no two places alike: noise over a slope. The file’s name says its format. */
+export async function noise(path: string, width: number, height: number, seed: number): Promise<void> {
+  const data = Buffer.alloc(width * height * 3);
+  for (let i = 0; i < data.length; i++) {
+    seed = (seed * 1103515245 + 12345) & 0x7fffffff;
+    data[i] = ((((i / 3) % width) / width) * 160 + ((seed >> 16) % 90)) | 0;
+  }
+  const image = sharp(data, { raw: { width, height, channels: 3 } });
+  await (path.endsWith(".png") ? image.png() : image.jpeg({ quality: 95 })).toFile(path);
+}

@@ -1,11 +1,12 @@
-import { area, inside, NO_EDGES, type Rect, type Size } from "../../base/geometry/index.ts";
-import { edgePx, mm, nearest, um, type WriteOptions } from "../../base/length/index.ts";
+import { area, overlap, type Rect, type Size } from "../../base/geometry/index.ts";
+import { mm, nearest, um, type WriteOptions } from "../../base/length/index.ts";
 import { once } from "../../base/remembered.ts";
 import type { Ink } from "../../finish/graphics/index.ts";
 import type { Job } from "../../job/index.ts";
 import type { PagePart, SheetPlan } from "../../plan/index.ts";
 import { wallOf, type Piece } from "../../solve/panels/index.ts";
 import type { Tiling } from "../../solve/tiles/index.ts";
+import { bareSheet } from "../bareSheet.ts";
 import { line, outlined, plate, words } from "./ink.ts";
 import { measures, type Measured } from "./measures.ts";
 import { takesOf, told } from "./told.ts";
@@ -41,7 +42,6 @@ export function mapSheet(
   const [first] = tilings as readonly [Tiling];
   // A length of roll is too dear for that, and too wide to be held.
   const lying: Size = impose.roll ? { width: mm(210), height: mm(297) } : first.lying;
-  const whole = inside(lying, NO_EDGES);
   const write: WriteOptions = { unit: job.unit, ppi: target.ppi };
   const room: Rect = {
     x: um(Math.max(MARGIN, first.area.x)),
@@ -94,30 +94,13 @@ export function mapSheet(
       ...written(lines, below, room.y + room.height, tilings),
     ];
   });
+  const stock = impose.roll ? { name: "A4", ...lying } : impose.paper;
   return {
-    ...page,
-    id,
-    number,
-    of,
+    ...bareSheet({ id, number, of }, stock, lying, target.ppi),
     title: page.of > 1 ? `Map of page ${page.number}` : "Map",
-    shows: null,
-    stock: impose.roll ? { name: "A4", ...lying } : impose.paper,
-    paper: lying,
-    printable: whole,
-    trim: whole,
-    bleed: whole,
-    safe: whole,
-    mayLose: NO_EDGES,
-    pixels: { width: edgePx(lying.width, target.ppi), height: edgePx(lying.height, target.ppi) },
-    grounds: [],
-    backing: [],
-    cells: [],
-    items: [],
     get over() {
       return over();
     },
-    marks: [],
-    freed: [],
     parts,
   };
 }
@@ -128,7 +111,7 @@ export const paperOf = (sheets: readonly Size[]): number =>
 
 /** The sheets of a panel over the picture in small, with their letters. */
 function onPicture({ tiles, piece }: Tiling, small: (rect: Rect) => Rect): Ink[] {
-  const seen = tiles.flatMap(({ shows }) => insideOf(shows, piece.face));
+  const seen = tiles.flatMap(({ shows }) => overlap(shows, piece.face) ?? []);
   return [
     ...seen.flatMap((rect) => [outlined(small(rect), mm(0.5), "#ffffff"), outlined(small(rect), mm(0.15))]),
     ...tiles.flatMap(({ name, shows }) => {
@@ -139,15 +122,6 @@ function onPicture({ tiles, piece }: Tiling, small: (rect: Rect) => Rect): Ink[]
       return [plate(on), ...words(name, on, LETTER.size, { align: "middle" })];
     }),
   ];
-}
-
-/** What of a sheet is seen from the front. */
-function insideOf(rect: Rect, face: Rect): Rect[] {
-  const x = Math.max(rect.x, face.x);
-  const y = Math.max(rect.y, face.y);
-  const width = Math.min(rect.x + rect.width, face.x + face.width) - x;
-  const height = Math.min(rect.y + rect.height, face.y + face.height) - y;
-  return width > 0 && height > 0 ? [{ x: um(x), y: um(y), width: um(width), height: um(height) }] : [];
 }
 
 /** Columns on the wall: of sheets of a page in one piece, else of panels and the gaps between them. */
@@ -179,7 +153,9 @@ function stretchesOf(
   const [one] = tilings;
   const rects =
     tilings.length === 1
-      ? one!.tiles.filter((tile) => which(tile).is).flatMap(({ shows }) => insideOf(shows, one!.piece.face))
+      ? one!.tiles
+          .filter((tile) => which(tile).is)
+          .flatMap(({ shows }) => overlap(shows, one!.piece.face) ?? [])
       : tilings.filter(({ piece }) => which(piece).is).map(({ piece }) => piece.wall);
   let end: number | null = null;
   return rects.flatMap((rect): Measured[] => {
