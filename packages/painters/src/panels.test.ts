@@ -274,6 +274,19 @@ describe("the map of a page that is spread", () => {
     expect(data.equals(expected)).toBe(true);
   });
 
+  it("is on Letter paper and in inches for whoever works in inches, where the picture comes from a roll", async () => {
+    const roll = { name: "Roll", width: mm(610), height: mm(15_000) };
+    const job = applyEdit(hung({}, { map: true, roll: true, paper: roll }), { do: "unit", unit: "in" });
+    const map = sheetsOf(job).sheets.at(-1)!;
+    expect(map.stock).toEqual({ name: "Letter", width: 215_900, height: 279_400 });
+    const pdf = join(FOLDER, "inches.pdf");
+    await paintPdf([map], files, pdf);
+    const said = measure("pdftotext", "-layout", pdf, "-").replace(/\s+/g, " ");
+    // By hand: upright all three take 3 · 153.333 + 2 · 4 = 468 of the 600 mm across, so 210 mm are cut off with its
+    // margins: 0.61 · 0.21 m² are 1.4 sq ft.
+    expect(said).toMatch(/3 pieces from the roll, 1\.4 sq ft of paper/);
+  });
+
   it("leaves sheets as they are, and is no piece", () => {
     const without = sheetsOf(hung({})).sheets;
     const { sheets } = sheetsOf(hung({}, { map: true }));

@@ -1,5 +1,4 @@
 export { madeNow, sheetCalled } from "./making.ts";
-export { takesOf, type Takes } from "./map/index.ts";
 export { facingIn, imposed, toWrite } from "./impose.ts";
 export { cutsApart, type CutsApart } from "./cutsApart.ts";
 export { corrected, isTrue } from "./correct.ts";

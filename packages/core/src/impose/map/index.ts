@@ -1,2 +1,2 @@
 export { mapSheet, paperOf } from "./map.ts";
-export { keptOf, takesOf, type Takes } from "./told.ts";
+export { keptOf } from "./told.ts";

@@ -1,5 +1,5 @@
 import { area, overlap, type Rect, type Size } from "../../base/geometry/index.ts";
-import { mm, nearest, um, type WriteOptions } from "../../base/length/index.ts";
+import { inch, mm, nearest, um, type WriteOptions } from "../../base/length/index.ts";
 import { once } from "../../base/remembered.ts";
 import type { Ink } from "../../finish/graphics/index.ts";
 import type { Job } from "../../job/index.ts";
@@ -18,6 +18,9 @@ const TITLE = mm(5);
 const TEXT = mm(3.2);
 /** The picture has no more of the height than this. */
 const PICTURE = 0.55;
+/** What a map is printed on where the picture comes from a roll. */
+const A4 = { name: "A4", width: mm(210), height: mm(297) };
+const LETTER_PAPER = { name: "Letter", width: inch(8.5), height: inch(11) };
 /** Letters on the picture; sheets smaller than that on the map have none. */
 const LETTER = { size: mm(3), least: mm(4) };
 
@@ -41,7 +44,8 @@ export function mapSheet(
   const { impose, target } = job;
   const [first] = tilings as readonly [Tiling];
   // A length of roll is too dear for that, and too wide to be held.
-  const lying: Size = impose.roll ? { width: mm(210), height: mm(297) } : first.lying;
+  const office: SheetPlan["stock"] = job.unit === "in" ? LETTER_PAPER : A4;
+  const lying: Size = impose.roll ? { width: office.width, height: office.height } : first.lying;
   const write: WriteOptions = { unit: job.unit, ppi: target.ppi };
   const room: Rect = {
     x: um(Math.max(MARGIN, first.area.x)),
@@ -94,7 +98,7 @@ export function mapSheet(
       ...written(lines, below, room.y + room.height, tilings),
     ];
   });
-  const stock = impose.roll ? { name: "A4", ...lying } : impose.paper;
+  const stock = impose.roll ? office : impose.paper;
   return {
     ...bareSheet({ id, number, of }, stock, lying, target.ppi),
     title: page.of > 1 ? `Map of page ${page.number}` : "Map",

@@ -1,5 +1,6 @@
-import { area, bottom, NO_EDGES, inside, right, type Rect, type Size } from "../../base/geometry/index.ts";
+import { bottom, NO_EDGES, inside, right, type Rect, type Size } from "../../base/geometry/index.ts";
 import {
+  inch,
   um,
   writeLength,
   writeMeasure,
@@ -14,9 +15,8 @@ import { seamLength, stripsOf, type Tile, type Tiling } from "../../solve/tiles/
 /** What a page that is spread takes, all sheets together. */
 export interface Takes {
   sheets: number;
-  /** All paper, and what of it is the finished picture, in µm². */
+  /** All paper, in µm². */
   paper: number;
-  finished: number;
   /** How long all seams are that are glued or laid edge to edge, in µm. */
   seams: number;
   /** Cuts of all sheets: sides at which paper is left beside what is kept. */
@@ -44,7 +44,6 @@ export function takesOf(
   return {
     sheets: sum(({ tiles }) => tiles.length),
     paper,
-    finished: sum(({ piece }) => area(piece.face)),
     seams: sum(seamLength),
     cuts: sum((tiling) =>
       tiling.tiles.reduce((all, tile) => all + (isRoll ? 4 : cutsOf(tile, tiling, joint)), 0),
@@ -62,7 +61,14 @@ function cutsOf(tile: Tile, tiling: Tiling, joint: "glue" | "butt"): number {
   return [x > 0, y > 0, x + kept.width < whole.width, y + kept.height < whole.height].filter(Boolean).length;
 }
 
+/** In µm². */
 const SQUARE_METRE = 1e12;
+const SQUARE_FOOT = inch(12) ** 2;
+
+const writeArea = (area: number, { unit }: WriteOptions): string =>
+  unit === "in"
+    ? `${writeNumber(area / SQUARE_FOOT, undefined, 1, 1)} sq ft`
+    : `${writeNumber(area / SQUARE_METRE, undefined, 2, 2)} m²`;
 
 /** How a page is put together, in the order of doing it. */
 export function told(
@@ -74,7 +80,6 @@ export function told(
 ): string[] {
   const { impose } = job;
   const { tiles, panels, roll } = impose;
-  const metres = (square: number) => `${writeNumber(square / SQUARE_METRE, undefined, 2, 2)} m²`;
   const sheets = roll
     ? `${takes.sheets} ${takes.sheets === 1 ? "piece" : "pieces"} from the roll`
     : `${takes.sheets} ${takes.sheets === 1 ? "sheet" : "sheets"} of ${impose.paper.name}`;
@@ -83,7 +88,7 @@ export function told(
       ? ""
       : `, ${writeLength(um(takes.seams), write)} of ${tiles.joint === "glue" ? "glue edge" : "seams"}`;
   const lines = [
-    `Together ${writeSize(wall, write)}. ${sheets}, ${metres(takes.paper)} of paper${joined}; ${takes.cuts} cuts.`,
+    `Together ${writeSize(wall, write)}. ${sheets}, ${writeArea(takes.paper, write)} of paper${joined}; ${takes.cuts} cuts.`,
   ];
   const several = tilings.filter((tiling) => tiling.tiles.length > 1);
   if (several.length > 0) lines.push(...joining(job, several, write));

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { mm, um } from "../../base/length/index.ts";
+import { inch, mm, um } from "../../base/length/index.ts";
 import { LIMITS } from "../../schema/index.ts";
 import { colour, count, length } from "../../schema/parts.ts";
 
@@ -56,4 +56,12 @@ export const TRIPTYCH: Panels = {
   step: um(0),
   wrap: { way: "none", deep: mm(40), colour: "#ffffff" },
   hang: { middle: mm(1500), hooks: 1, below: mm(20) },
+};
+
+/** The same for readers of inches: what is round in millimetres is not. */
+export const TRIPTYCH_IN_INCHES: Panels = {
+  ...TRIPTYCH,
+  gap: inch(0.75),
+  wrap: { ...TRIPTYCH.wrap, deep: inch(1.5) },
+  hang: { middle: inch(58), hooks: 1, below: inch(0.75) },
 };

@@ -3,12 +3,15 @@ import {
   LIMITS,
   MOST_PANELS,
   piecesOf,
+  prefersLetter,
   TRIPTYCH,
+  TRIPTYCH_IN_INCHES,
   type Panels,
   type Side,
   type Size,
   type Wrap,
 } from "@wide-quilt/core";
+import { LOCALE } from "../../../../../app/preferences.ts";
 import { Check } from "../../../../../ui/Check.tsx";
 import { LengthField } from "../../../../../ui/LengthField.tsx";
 import { NumberField } from "../../../../../ui/NumberField.tsx";
@@ -31,6 +34,9 @@ const WAYS: { value: Wrap["way"]; text: string }[] = [
   { value: "colour", text: "a colour" },
 ];
 
+/** What panels begin with. */
+const FIRST = prefersLetter(LOCALE) ? TRIPTYCH_IN_INCHES : TRIPTYCH;
+
 const even = (count: number): Side[] => Array.from({ length: count }, () => ({ share: 1 }));
 
 /** The pieces that a picture hangs in: how many, how far apart, what goes around their edges and where their hooks are. */
@@ -45,7 +51,7 @@ export function PanelFields({ impose, words, set, page }: Props) {
           { value: "one", text: "In one piece" },
           { value: "panels", text: "In panels" },
         ]}
-        onChange={(way) => set({ panels: way === "one" ? null : (panels ?? TRIPTYCH) })}
+        onChange={(way) => set({ panels: way === "one" ? null : (panels ?? FIRST) })}
       />
       {panels && (
         <Divided

@@ -33,7 +33,7 @@ const LIES: { value: Impose["lie"]; text: string }[] = [
 /** Widths that rolls of printing paper come in, in inches: 13, 17, 24, 36, 44 and 60. */
 const ROLLS = [13, 17, 24, 36, 44, 60].map((inches) => inch(inches));
 /** Where nothing else is said a roll is as long as this. */
-const ROLL_LENGTH = mm(15_000);
+const ROLL_LENGTH = prefersLetter(LOCALE) ? inch(600) : mm(15_000);
 
 /** The paper that the printer takes, where a page is not a sheet. */
 export function PaperFields({ impose, words, set }: ImposeProps) {
