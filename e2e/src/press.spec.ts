@@ -165,12 +165,14 @@ test("photos are sharpened for the paper as strongly as is asked, and not at all
     )
       .split(" ")
       .map(Number);
+  let count = 0;
   const press = async () => {
     await page.getByRole("link", { name: "Print or export" }).click();
     await page.getByRole("radio", { name: /^PNG/ }).click();
-    const before = await written(page).count();
+    // What was written before has to be listed first: the list comes a moment after the page.
+    await expect(written(page)).toHaveCount(count);
     await page.getByRole("button", { name: "Write the file" }).click();
-    await expect(written(page)).toHaveCount(before + 1);
+    await expect(written(page)).toHaveCount(++count);
     const name = await written(page).first().locator("b").innerText();
     await page.getByRole("link", { name: "Back to the table" }).click();
     return greysOf(join(server.data, "out", name));
