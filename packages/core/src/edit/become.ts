@@ -1,5 +1,5 @@
 import { um } from "../base/length/index.ts";
-import { shotNamed, type Aside, type CellByHand, type Job, type Place } from "../job/index.ts";
+import { NOT_BEGUN, shotNamed, type Aside, type CellByHand, type Job, type Place } from "../job/index.ts";
 import { kindNamed, layOut, photoFlow, type Kind } from "../kinds/index.ts";
 import { COMPUTED_SHOT, type Shot, type Sits } from "../photo/crop/index.ts";
 import type { SheetPlan } from "../plan/index.ts";
@@ -54,7 +54,7 @@ export function become(job: Job, kind: Kind, stands?: readonly Stands[]): Job {
   const aside = { ...others, [left.ticket.kind]: left };
   const next = back ? { ...job, ...back, aside } : { ...fresh(job, kind, stands), aside };
   // Other pages, other sheets.
-  const making: Job["making"] = { only: null, done: {} };
+  const making = NOT_BEGUN;
   return withCells({ ...next, impose: offTheRoll(imposeFor(job, kind)), making }, job, along);
 }
 

@@ -64,13 +64,13 @@ export const jobEditSchema = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("finish"), change: finishSchema.partial() }),
   /** How the sheets leave the program, and what the printer does to them. */
   z.strictObject({ do: z.literal("target"), change: targetSchema.partial() }),
-  /** What stands in the files about themselves. */
   /** Which sheets are printed and written; `done` by sheet, null for one of which nothing is said any more. */
   z.strictObject({
     do: z.literal("making"),
     only: makingSchema.shape.only.optional(),
     done: z.record(z.string().min(1).max(40), z.enum(DONE).nullable()).optional(),
   }),
+  /** What stands in the files about themselves. */
   z.strictObject({ do: z.literal("about"), change: aboutSchema.partial() }),
   /** Changes what all cells wear: the style that is tried on, where there is one, otherwise the job’s own. */
   z.strictObject({ do: z.literal("style"), change: styleChangeSchema }),

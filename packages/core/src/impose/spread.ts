@@ -7,7 +7,7 @@ import { setWords, type Type } from "../finish/words/index.ts";
 import { pagesOnSheets, type Job } from "../job/index.ts";
 import { movedInk, movedStroke, type Move, type PagePart, type SheetPlan } from "../plan/index.ts";
 import { numberedSheet } from "../schema/index.ts";
-import type { Imposed, PageSlot } from "../solve/slots/index.ts";
+import { tilingsOfPage, type Imposed, type PageSlot } from "../solve/slots/index.ts";
 import { stripsOf, type StripOf, type Tile, type Tiling } from "../solve/tiles/index.ts";
 import { bareSheet } from "./bareSheet.ts";
 import { keptOf, mapSheet, paperOf } from "./map/index.ts";
@@ -49,13 +49,6 @@ export function spread(job: Job, pages: readonly SheetPlan[]): SheetPlan[] {
   ];
 }
 
-/** How a page is divided, as its sheets know. */
-const tilingsOfPage = (sheets: readonly Imposed[], page: number): Tiling[] => [
-  ...new Set(
-    sheets.flatMap(({ slots }) => slots.flatMap((slot) => (slot.page === page ? slot.part!.tiling : []))),
-  ),
-];
-
 /** The paper of all sheets that show a page; of a roll that several share, all of it. */
 const paperFor = (sheets: readonly Imposed[], page: number): number =>
   paperOf(sheets.filter(({ slots }) => slots.some((slot) => slot.page === page)).map(({ lying }) => lying));
@@ -88,7 +81,7 @@ function partOf(job: Job, page: SheetPlan, { at, part: of }: PageSlot): PartOnSh
     shows: onPage(tile.shows),
     wrap:
       panels && panels.wrap.way !== "none" && panels.wrap.way !== "picture"
-        ? { way: panels.wrap.way, face: onPage(face), deep: panels.wrap.deep, colour: panels.wrap.colour }
+        ? { way: panels.wrap.way, face: onPage(face), colour: panels.wrap.colour }
         : null,
     pale: tiles.under === "pale" ? strips.map(({ rect }) => onPage(rect)) : [],
     joint: tiles.joint,

@@ -12,7 +12,7 @@ export { shotNamed } from "./shots.ts";
 export { jobJsonSchema, readJob, readStyle, type JobReading, type StyleReading } from "./read.ts";
 export { finishedSheet, layoutArea } from "./area.ts";
 export { pagesOnSheets } from "./onSheets.ts";
-export { DONE, type Done, type Making } from "./making.ts";
+export { DONE, NOT_BEGUN, type Done, type Making } from "./making.ts";
 export { paperPrice } from "./paperPrice.ts";
 export type { Target } from "./target.ts";
 export { styleOfAll, styleOfCell } from "./worn.ts";

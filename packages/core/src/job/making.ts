@@ -19,4 +19,7 @@ export const makingSchema = z.strictObject({
   done: z.record(called, z.enum(DONE)).describe("By sheet: how far it is; left out where nothing was said"),
 });
 
+/** Nothing was said of any sheet, and all are made. */
+export const NOT_BEGUN: z.infer<typeof makingSchema> = { only: null, done: {} };
+
 export type Making = z.infer<typeof makingSchema>;

@@ -5,7 +5,7 @@ import { freshCalendar } from "../calendar/index.ts";
 import { USUAL_ABOUT, USUAL_PRESS } from "../catalogue/press/index.ts";
 import { printerOfJob, PRINTERS, type Printer } from "../catalogue/printer/index.ts";
 import { BARE } from "../finish/style/index.ts";
-import { JOB_VERSION, type Job, type SheetSetup } from "../job/index.ts";
+import { JOB_VERSION, NOT_BEGUN, type Job, type SheetSetup } from "../job/index.ts";
 import { EVERY_PHOTO } from "../job/stash/index.ts";
 import { EACH_ITS_SHEET } from "../solve/slots/index.ts";
 import { kindNamed } from "./registry.ts";
@@ -80,7 +80,7 @@ export function freshJob(kind: Kind, name: string, locale = "en-GB", unit?: Unit
     cells: {},
     sheets: { order: [], gone: [] },
     guides: { x: [], y: [] },
-    making: { only: null, done: {} },
+    making: NOT_BEGUN,
     aside: {},
   };
 }

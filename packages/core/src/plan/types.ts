@@ -90,9 +90,8 @@ export interface PagePart {
 /** What is painted outside the face of a panel: the page reflected at its edges, its last strip stretched, or a colour. */
 export interface PartWrap {
   way: "mirrored" | "stretched" | "colour";
-  /** What is seen from the front, in µm on the page, and how far it goes around. */
+  /** What is seen from the front, in µm on the page. */
   face: Rect;
-  deep: Um;
   colour: string;
 }
 

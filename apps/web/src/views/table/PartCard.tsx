@@ -1,4 +1,4 @@
-import { type PagePart, type SheetPlan } from "@wide-quilt/core";
+import type { PagePart, SheetPlan } from "@wide-quilt/core";
 import { useCallback } from "react";
 import { address } from "../../api/client.ts";
 import { useAppSelector } from "../../app/hooks.ts";

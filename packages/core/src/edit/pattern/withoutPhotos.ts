@@ -1,5 +1,5 @@
 import { dayPhotos, withDayPhoto } from "../../calendar/index.ts";
-import type { CellByHand, Job } from "../../job/index.ts";
+import { NOT_BEGUN, type CellByHand, type Job } from "../../job/index.ts";
 import { pickedPhotos } from "../../job/stash/index.ts";
 import { kindOf, layOut } from "../../kinds/index.ts";
 import { COMPUTED_SHOT, type Shot } from "../../photo/crop/index.ts";
@@ -55,7 +55,7 @@ export function withoutPhotos(job: Job): Job {
     heads: {},
     backdrops: {},
     aside: {},
-    making: { only: null, done: {} },
+    making: NOT_BEGUN,
     graphics,
     shapes: onSheet(job.shapes),
     texts: onSheet(job.texts),

@@ -132,7 +132,7 @@ function onPicture({ tiles, piece }: Tiling, small: (rect: Rect) => Rect): Ink[]
 const acrossOf = (tilings: readonly Tiling[], from: number, scale: number): Measured[] =>
   stretchesOf(
     tilings,
-    ({ row, column }) => ({ is: row === 0, at: column }),
+    ({ row }) => row === 0,
     ({ x, width }) => [x, width],
     from,
     scale,
@@ -141,7 +141,7 @@ const acrossOf = (tilings: readonly Tiling[], from: number, scale: number): Meas
 const downOf = (tilings: readonly Tiling[], from: number, scale: number): Measured[] =>
   stretchesOf(
     tilings,
-    ({ row, column }) => ({ is: column === 0, at: row }),
+    ({ column }) => column === 0,
     ({ y, height }) => [y, height],
     from,
     scale,
@@ -149,7 +149,7 @@ const downOf = (tilings: readonly Tiling[], from: number, scale: number): Measur
 
 function stretchesOf(
   tilings: readonly Tiling[],
-  which: (of: { row: number; column: number }) => { is: boolean; at: number },
+  isIn: (of: { row: number; column: number }) => boolean,
   along: (rect: Rect) => [from: number, length: number],
   from: number,
   scale: number,
@@ -157,10 +157,8 @@ function stretchesOf(
   const [one] = tilings;
   const rects =
     tilings.length === 1
-      ? one!.tiles
-          .filter((tile) => which(tile).is)
-          .flatMap(({ shows }) => overlap(shows, one!.piece.face) ?? [])
-      : tilings.filter(({ piece }) => which(piece).is).map(({ piece }) => piece.wall);
+      ? one!.tiles.filter(isIn).flatMap(({ shows }) => overlap(shows, one!.piece.face) ?? [])
+      : tilings.filter(({ piece }) => isIn(piece)).map(({ piece }) => piece.wall);
   let end: number | null = null;
   return rects.flatMap((rect): Measured[] => {
     const [at, long] = along(rect);

@@ -1,4 +1,4 @@
-import { bottom, NO_EDGES, inside, right, type Rect, type Size } from "../../base/geometry/index.ts";
+import { bottom, right, type Rect, type Size } from "../../base/geometry/index.ts";
 import {
   inch,
   um,
@@ -33,7 +33,7 @@ export function keptOf(tile: Tile, tiling: Tiling, joint: "glue" | "butt"): Rect
   return { x: shows.x, y: shows.y, width: um(r - shows.x), height: um(b - shows.y) };
 }
 
-/** What it takes to make a page. `lying` is a sheet, null on a roll, where every piece is cut out on all sides. */
+/** What it takes to make a page. From a roll every piece is cut out on all sides. */
 export function takesOf(
   tilings: readonly Tiling[],
   joint: "glue" | "butt",
@@ -57,8 +57,7 @@ function cutsOf(tile: Tile, tiling: Tiling, joint: "glue" | "butt"): number {
   const kept = keptOf(tile, tiling, joint);
   const x = kept.x - tile.prints.x + room.x;
   const y = kept.y - tile.prints.y + room.y;
-  const whole = inside(lying, NO_EDGES);
-  return [x > 0, y > 0, x + kept.width < whole.width, y + kept.height < whole.height].filter(Boolean).length;
+  return [x > 0, y > 0, x + kept.width < lying.width, y + kept.height < lying.height].filter(Boolean).length;
 }
 
 /** In µm². */

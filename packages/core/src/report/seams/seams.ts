@@ -5,6 +5,7 @@ import { headsIn, pagesOnSheets, type Job } from "../../job/index.ts";
 import { darkAndLight, partUnder } from "../../photo/light/index.ts";
 import type { Photos } from "../../photo/record/index.ts";
 import { headsOn, type SheetPlan } from "../../plan/index.ts";
+import { tilingsOfPage } from "../../solve/slots/index.ts";
 import { piecesOf } from "../../solve/panels/index.ts";
 import {
   bestShift,
@@ -43,13 +44,7 @@ export function seamsOf(job: Job, photos: Photos, pages: readonly SheetPlan[]): 
     pages.map(({ trim }) => trim),
   );
   return pages.flatMap((page, index): Seams[] => {
-    const tilings = [
-      ...new Set(
-        sheets.flatMap(({ slots }) =>
-          slots.flatMap((slot) => (slot.page === index ? slot.part!.tiling : [])),
-        ),
-      ),
-    ];
+    const tilings = tilingsOfPage(sheets, index);
     if (tilings.length === 0) return [];
     const { across, down } = mattersOn(job, photos, page);
     const { shift } = job.impose.tiles;

@@ -107,6 +107,13 @@ function waysToSpread(impose: Impose, unprintable: Edges): Lying[] {
   return impose.mayTurn ? [...ways, ...across] : ways;
 }
 
+/** How a page is divided, as the sheets that it is spread over know. */
+export const tilingsOfPage = (sheets: readonly Imposed[], page: number): Tiling[] => [
+  ...new Set(
+    sheets.flatMap(({ slots }) => slots.flatMap((slot) => (slot.page === page ? slot.part!.tiling : []))),
+  ),
+];
+
 /** Each page over as many sheets as it takes; one that cannot be spread is on none. */
 function spreadOut(impose: Impose, pages: readonly Size[], unprintable: Edges, bleed: Um): Imposed[] {
   const parts = pages.flatMap((of, page): Part[] => {
